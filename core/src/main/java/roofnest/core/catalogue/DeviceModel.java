@@ -1,0 +1,33 @@
+package roofnest.core.catalogue;
+
+import roofnest.core.lang.Require;
+
+/** One camera model of the catalogue. */
+public record DeviceModel(
+        String key, String maker, String name, String summary, LensSpec lens, RadioSpec radio, CredentialRule credentials,
+        SetUp setUp, PasswordRule passwordRule, String factoryPassword, PowerSpec power, MotionSpec motion,
+        RecordingSpec recording, MaskGrid mask, MountSpec mount, Sharing sharing) {
+
+    /** The cells in which a picture can be blacked out: columns from the left A, B, …; rows from the top 1, 2, …. */
+    public record MaskGrid(int columns, int rows) {
+        public MaskGrid {
+            Require.inRange("mask columns", columns, 0, 26);
+            Require.inRange("mask rows", rows, 0, 40);
+        }
+
+        public boolean canMask() {
+            return columns > 0 && rows > 0;
+        }
+    }
+
+    public DeviceModel {
+        key = Require.text("model key", key, 60);
+        maker = Require.text("maker", maker, 60);
+        name = Require.text("model name", name, 60);
+        summary = Require.text("summary", summary, 200);
+    }
+
+    public String fullName() {
+        return maker + " " + name;
+    }
+}

@@ -1,0 +1,19 @@
+package roofnest.core.catalogue;
+
+import java.util.Set;
+
+import roofnest.core.lang.Require;
+
+/**
+ * A camera's Wi-Fi.
+ *
+ * @param eirpDbm what it radiates, dBm
+ * @param hiddenName whether it can join a network that does not announce its name
+ */
+public record RadioSpec(Set<Band> bands, Set<WifiSecurity> security, double eirpDbm, boolean hiddenName) {
+    public RadioSpec {
+        bands = Set.copyOf(bands);
+        security = Set.copyOf(security);
+        Require.inRange("EIRP in dBm", eirpDbm, -10, 36);
+    }
+}

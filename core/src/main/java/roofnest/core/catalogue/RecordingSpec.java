@@ -1,0 +1,17 @@
+package roofnest.core.catalogue;
+
+import roofnest.core.lang.Require;
+
+/**
+ * What a model records.
+ *
+ * @param cardMaxGb largest card, decimal gigabytes; 0 when it holds none
+ */
+public record RecordingSpec(double bitrateMbps, int cardMaxGb, int clipMinSeconds, int clipMaxSeconds) {
+    public RecordingSpec {
+        Require.inRange("bit rate in Mbit/s", bitrateMbps, 0.1, 30);
+        Require.inRange("largest card in GB", cardMaxGb, 0, 2000);
+        Require.inRange("shortest clip in seconds", clipMinSeconds, 1, 600);
+        Require.inRange("longest clip in seconds", clipMaxSeconds, clipMinSeconds, 600);
+    }
+}

@@ -1,0 +1,19 @@
+package roofnest.core.catalogue;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+
+/** How a second person gets to look. */
+public enum Sharing {
+    @JsonProperty("invitation") INVITATION("each person by invitation, on an account of their own"),
+    @JsonProperty("told-secret") TOLD_SECRET("the device ID and its password are told; to take access back, change the password");
+
+    private final String words;
+
+    Sharing(String words) {
+        this.words = words;
+    }
+
+    public String words() {
+        return words;
+    }
+}

@@ -1,0 +1,22 @@
+package roofnest.core.catalogue;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+
+/** How a home network is secured. */
+public enum WifiSecurity {
+    @JsonProperty("open") OPEN("open, no password"),
+    @JsonProperty("wpa2") WPA2("WPA2"),
+    @JsonProperty("wpa2-wpa3") WPA2_WPA3("WPA2 and WPA3 mixed"),
+    @JsonProperty("wpa3") WPA3("WPA3 only"),
+    @JsonProperty("enterprise") ENTERPRISE("enterprise log-in");
+
+    private final String words;
+
+    WifiSecurity(String words) {
+        this.words = words;
+    }
+
+    public String words() {
+        return words;
+    }
+}

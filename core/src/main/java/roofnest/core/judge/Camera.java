@@ -1,0 +1,81 @@
+package roofnest.core.judge;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.Set;
+
+import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.lang.Require;
+import roofnest.core.power.DailyUse;
+import roofnest.core.view.CameraPose;
+import roofnest.core.view.MaskCell;
+
+/**
+ * A camera of a household, planned or hung.
+ *
+ * @param masked cells blacked out in its picture
+ * @param joined whether it is in the house's network
+ * @param ownPassword whether its factory password has been changed
+ */
+public record Camera(
+        long id, String name, DeviceModel model, CameraPose pose, Set<MaskCell> masked, Settings settings, boolean joined,
+        boolean ownPassword, boolean mounted, Optional<LocalDate> lastCharged) {
+
+    /**
+     * How it is set.
+     *
+     * @param coolDownSeconds between clips
+     * @param cardGb card in it, decimal gigabytes; 0 for none
+     * @param visitsPerDay people and animals that set it off in a day, before the cool-down
+     * @param openSkyShare of its panel, 0 to 1
+     * @param chargeEveryDays agreed with the household; 0 when only the sun charges
+     */
+    public record Settings(
+            int clipSeconds, int coolDownSeconds, int cardGb, double visitsPerDay, double liveMinutes, double openSkyShare,
+            int chargeEveryDays) {
+        /** What a new camera is given until it is tuned. */
+        public static final Settings DEFAULT = new Settings(12, 30, 64, 30, 4, 0.7, 90);
+
+        /** Visits bunch: while people are about, they come this many times as often as over the whole day. */
+        private static final double BUNCHING = 4;
+        private static final double NIGHT_SHARE = 0.35;
+        private static final double SECONDS_A_DAY = 86_400;
+
+        public Settings {
+            Require.inRange("clip length in seconds", clipSeconds, 1, 600);
+            Require.inRange("cool-down in seconds", coolDownSeconds, 0, 3600);
+            Require.inRange("card in GB", cardGb, 0, 2000);
+            Require.inRange("visits a day", visitsPerDay, 0, 2000);
+            Require.inRange("live minutes a day", liveMinutes, 0, 1440);
+            Require.inRange("open sky share", openSkyShare, 0, 1);
+            Require.inRange("days between charges", chargeEveryDays, 0, 365);
+        }
+
+        /**
+         * Clips a day that the cool-down lets through: λ/(1 + λc), λ the rate while people are about and c the clip and
+         * the cool-down together.
+         */
+        public double clipsPerDay() {
+            double busyRate = visitsPerDay * BUNCHING / SECONDS_A_DAY;
+            return visitsPerDay / (1 + busyRate * (clipSeconds + coolDownSeconds));
+        }
+
+        public DailyUse dailyUse() {
+            return new DailyUse(clipsPerDay(), clipSeconds, liveMinutes, NIGHT_SHARE);
+        }
+    }
+
+    public Camera withPose(CameraPose newPose) {
+        return new Camera(id, name, model, newPose, masked, settings, joined, ownPassword, mounted, lastCharged);
+    }
+
+    public Camera withMasked(Set<MaskCell> cells) {
+        return new Camera(id, name, model, pose, cells, settings, joined, ownPassword, mounted, lastCharged);
+    }
+
+    /** Names everything a proof depends on: pose and mask. A proof taken under another one no longer counts. */
+    public String poseMark() {
+        return String.format(java.util.Locale.ROOT, "%.2f/%.2f/%.2f/%.0f/%.0f/%s",
+                pose.xM(), pose.yM(), pose.heightM(), pose.headingDeg(), pose.tiltDeg(), new java.util.TreeSet<>(masked));
+    }
+}

@@ -1,0 +1,162 @@
+package roofnest.core.judge;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+import roofnest.core.catalogue.Band;
+import roofnest.core.lang.Numbers;
+import roofnest.core.mount.HeightChoice;
+import roofnest.core.network.CredentialFit;
+import roofnest.core.network.FitIssue;
+import roofnest.core.network.SafeCredentials;
+import roofnest.core.plan.HousePlan;
+import roofnest.core.plan.Thing;
+import roofnest.core.power.BatteryYear;
+import roofnest.core.promise.Evidence;
+import roofnest.core.promise.Finding;
+import roofnest.core.promise.Limit;
+import roofnest.core.promise.PromiseKey;
+import roofnest.core.promise.Remedy;
+import roofnest.core.promise.Unit;
+import roofnest.core.radio.LinkBudget;
+import roofnest.core.radio.PathLoss;
+
+/** The promises that every camera brings with it. */
+final class CameraRules {
+    private static final double REACH_TOLERANCE_M = 0.1;
+    private static final double BATTERY_TOLERANCE_PERCENT = 10;
+    /** Data rate at and above which the radio sends no longer than it must, Mbit/s. */
+    private static final double EASY_RATE_MBPS = 26;
+
+    private final HouseholdFacts facts;
+
+    CameraRules(HouseholdFacts facts) {
+        this.facts = facts;
+    }
+
+    /** The band a camera will use: 2.4 GHz where it and the house have it. */
+    static Band band(Camera camera, HouseholdFacts facts) {
+        boolean both = camera.model().radio().bands().contains(Band.GHZ_2_4);
+        boolean announced = facts.network().map(network -> network.bands().contains(Band.GHZ_2_4)).orElse(true);
+        return both && announced ? Band.GHZ_2_4 : camera.model().radio().bands().stream().sorted().findFirst().orElse(Band.GHZ_2_4);
+    }
+
+    static Optional<LinkBudget> link(Camera camera, HouseholdFacts facts, PathLoss paths) {
+        Band band = band(camera, facts);
+        return facts.plan().flatMap(HousePlan::router)
+                .map(Thing::position)
+                .map(router -> LinkBudget.of(paths.between(router, camera.pose().lens(), band), band, camera.model().radio().eirpDbm()));
+    }
+
+    Finding holdsLink(PromiseKey key, Camera camera, Optional<LinkBudget> link) {
+        if (link.isEmpty()) {
+            return Finding.untried(key, Limit.atLeast(LinkBudget.TWO_BARS_DBM, 0, Unit.DBM), "The plan shows no router yet.");
+        }
+        LinkBudget budget = link.get();
+        Limit limit = Limit.atLeast(LinkBudget.TWO_BARS_DBM, budget.sureMarginDb(), Unit.DBM);
+        double sure = 100 * budget.chanceAtLeast(LinkBudget.TWO_BARS_DBM);
+        String through = budget.ray().walls().isEmpty() && budget.ray().slabs() == 0 ? "in sight of the router"
+                : "walls and floors take " + Numbers.fixed(budget.ray().wallsDb() + budget.ray().slabsDb(), 0) + " dB";
+        String reason = Numbers.fixed(budget.ray().distanceM(), 1) + " m, " + through + "; " + Numbers.fixed(sure, 0)
+                + " % sure of two bars (" + Unit.DBM.format(LinkBudget.TWO_BARS_DBM) + ").";
+        List<Remedy> remedies = new ArrayList<>();
+        double missingDb = limit.value() + limit.tolerance() - budget.rssiDbm();
+        if (missingDb > 0) {
+            budget.ray().walls().stream()
+                    .max(java.util.Comparator.comparingDouble(wall -> PathLoss.wallDb(wall, band(camera, facts))))
+                    .ifPresent(wall -> remedies.add(new Remedy(
+                            "Find a line to the router that misses the " + wall.material().words() + " wall",
+                            "about " + Numbers.fixed(PathLoss.wallDb(wall, band(camera, facts)), 0) + " dB better")));
+            remedies.add(new Remedy("Bring the router or an access point nearer", Numbers.fixed(missingDb, 0) + " dB are wanting"));
+        }
+        return Finding.of(key, budget.rssiDbm(), limit, Evidence.PREDICTED, reason, remedies);
+    }
+
+    Finding joins(PromiseKey key, Camera camera) {
+        Limit none = Limit.atMost(0, 0, Unit.COUNT);
+        if (facts.network().isEmpty()) {
+            return Finding.untried(key, none, "The house's Wi-Fi name and password are not written down yet.");
+        }
+        List<FitIssue> issues = CredentialFit.judge(facts.network().get(), camera.model());
+        long blocking = issues.stream().filter(FitIssue::blocks).count();
+        // Something that only has to be done first is no fault, but the margin is gone.
+        Limit limit = Limit.atMost(0, issues.size() > blocking ? 1 : 0, Unit.COUNT);
+        String reason = issues.isEmpty()
+                ? "Name, password, band and security all suit " + camera.model().fullName() + "."
+                : issues.get(0).sentence();
+        String cost = SafeCredentials.rejoinCost(facts.otherThings());
+        List<Remedy> remedies = issues.stream().limit(3)
+                .map(issue -> new Remedy(issue.remedy(), issue.blocks() ? cost : "nothing has to rejoin")).toList();
+        return Finding.of(key, blocking, limit, Evidence.PREDICTED, reason, remedies);
+    }
+
+    Finding ownPassword(PromiseKey key, Camera camera) {
+        Limit none = Limit.atMost(0, 0, Unit.COUNT);
+        if (!camera.joined()) {
+            return Finding.untried(key, none, camera.name() + " is not joined yet.");
+        }
+        return Finding.of(key, camera.ownPassword() ? 0 : 1, none, Evidence.READ,
+                camera.ownPassword() ? "The factory password was changed when it joined." : "It still has its factory password.",
+                camera.ownPassword() ? List.of() : List.of(new Remedy("Change it in a run", "about 1 min")));
+    }
+
+    Finding outOfReach(PromiseKey key, Camera camera) {
+        Limit limit = Limit.atLeast(HeightChoice.ARMS_REACH_M, REACH_TOLERANCE_M, Unit.METRES);
+        double height = camera.pose().heightM();
+        double missing = limit.value() + limit.tolerance() - height;
+        return Finding.of(key, height, limit, camera.mounted() ? Evidence.READ : Evidence.PREDICTED,
+                "A raised hand reaches about " + Unit.METRES.format(HeightChoice.ARMS_REACH_M) + ".",
+                missing > 0 ? List.of(new Remedy("Hang it " + Numbers.fixed(missing, 2) + " m higher", "the face angle grows with it")) : List.of());
+    }
+
+    Finding batteryLasts(PromiseKey key, Camera camera, Optional<LinkBudget> link) {
+        double warn = camera.model().power().warnPercent();
+        Limit limit = Limit.atLeast(warn, BATTERY_TOLERANCE_PERCENT, Unit.PERCENT);
+        BatteryYear.Outcome year = batteryYear(camera, facts, link, camera.settings().chargeEveryDays());
+        String reason = "Lowest on " + day(year.lowest()) + "; uses " + Numbers.fixed(year.drawMahPerDay(), 0) + " mAh a day, "
+                + Numbers.fixed(camera.settings().clipsPerDay(), 0) + " clips, "
+                + (camera.settings().chargeEveryDays() == 0 ? "sun only." : "charged every " + camera.settings().chargeEveryDays() + " days.");
+        List<Remedy> remedies = new ArrayList<>();
+        if (limit.standing(year.lowest().percent()) != roofnest.core.promise.Standing.KEPT) {
+            Camera.Settings s = camera.settings();
+            if (s.clipSeconds() > camera.model().recording().clipMinSeconds()) {
+                int shorter = Math.max(camera.model().recording().clipMinSeconds(), s.clipSeconds() / 2);
+                Camera.Settings less = new Camera.Settings(
+                        shorter, s.coolDownSeconds(), s.cardGb(), s.visitsPerDay(), s.liveMinutes(), s.openSkyShare(), s.chargeEveryDays());
+                remedies.add(new Remedy("Clips of " + shorter + " s", lowestWith(camera, link, less)));
+            }
+            int sooner = s.chargeEveryDays() == 0 ? 90 : Math.max(14, s.chargeEveryDays() * 2 / 3);
+            Camera.Settings often = new Camera.Settings(
+                    s.clipSeconds(), s.coolDownSeconds(), s.cardGb(), s.visitsPerDay(), s.liveMinutes(), s.openSkyShare(), sooner);
+            remedies.add(new Remedy("Charge every " + sooner + " days", lowestWith(camera, link, often)));
+        }
+        return Finding.of(key, year.lowest().percent(), limit, Evidence.PREDICTED, reason, remedies);
+    }
+
+    private String lowestWith(Camera camera, Optional<LinkBudget> link, Camera.Settings settings) {
+        Camera changed = new Camera(camera.id(), camera.name(), camera.model(), camera.pose(), camera.masked(), settings,
+                camera.joined(), camera.ownPassword(), camera.mounted(), camera.lastCharged());
+        BatteryYear.Day lowest = batteryYear(changed, facts, link, settings.chargeEveryDays()).lowest();
+        return "lowest " + Unit.PERCENT.format(lowest.percent());
+    }
+
+    static BatteryYear.Outcome batteryYear(Camera camera, HouseholdFacts facts, Optional<LinkBudget> link, int chargeEveryDays) {
+        double uplink = link.map(budget -> uplinkFactor(budget.rssiDbm())).orElse(1.0);
+        double draw = camera.settings().dailyUse().chargeMah(camera.model().power(), camera.model().motion(), uplink);
+        double latitude = facts.plan().map(HousePlan::latitudeDeg).orElse(50.0);
+        return BatteryYear.of(camera.model().power(), draw, facts.climate(), new BatteryYear.Plan(
+                camera.lastCharged().orElse(facts.today()), latitude, camera.settings().openSkyShare(), chargeEveryDays));
+    }
+
+    /** A slow link keeps the radio on for longer: up to twice the current's time when the rate falls to its lowest. */
+    private static double uplinkFactor(double rssiDbm) {
+        double rate = Math.max(6.5, LinkBudget.rateMbps(rssiDbm));
+        return 1 + Math.max(0, Math.min(1, (EASY_RATE_MBPS / rate - 1) / 3));
+    }
+
+    static String day(BatteryYear.Day day) {
+        return day.date().getDayOfMonth() + " " + day.date().getMonth().getDisplayName(
+                java.time.format.TextStyle.SHORT, java.util.Locale.ENGLISH);
+    }
+}

@@ -1,0 +1,31 @@
+package roofnest.core.judge;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+
+import roofnest.core.promise.Stage;
+import roofnest.core.promise.Standing;
+
+/** Every promise of a household with its finding. */
+public record Judgement(List<Judged> promises) {
+    public Judgement {
+        promises = List.copyOf(promises);
+    }
+
+    public long count(Standing standing) {
+        return promises.stream().filter(judged -> judged.finding().standing() == standing).count();
+    }
+
+    public Map<Stage, Integer> brokenByStage() {
+        Map<Stage, Integer> broken = new EnumMap<>(Stage.class);
+        promises.stream()
+                .filter(judged -> judged.finding().standing() == Standing.BROKEN)
+                .forEach(judged -> broken.merge(judged.promise().stage(), 1, Integer::sum));
+        return broken;
+    }
+
+    public List<Judged> ofCamera(long cameraId) {
+        return promises.stream().filter(judged -> judged.cameraId().filter(id -> id == cameraId).isPresent()).toList();
+    }
+}

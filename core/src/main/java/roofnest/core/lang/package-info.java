@@ -1,0 +1,5 @@
+/**
+ * Argument checks and number formatting shared by every part. A leaf: it knows nothing of the trade and uses nothing
+ * but the JDK.
+ */
+package roofnest.core.lang;

@@ -1,0 +1,74 @@
+package roofnest.core.network;
+
+import java.text.Normalizer;
+import java.util.Collection;
+import java.util.function.IntPredicate;
+
+import roofnest.core.catalogue.CredentialRule;
+import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.lang.Numbers;
+
+/**
+ * The name and password nearest to the ones in use that every model of the job can take: accents are dropped, what no
+ * model takes is left out or becomes a hyphen where hyphens fit, and the rest is cut to the shortest limit.
+ */
+public record SafeCredentials(String name, String password) {
+    private static final String PADDING = "23456789";
+
+    @Override
+    public String toString() {
+        return "SafeCredentials[" + name + ", password not shown]";
+    }
+
+    /** The same name and password come back when they already fit. */
+    public static SafeCredentials nearest(HomeNetwork network, Collection<DeviceModel> models) {
+        IntPredicate nameFits = c -> models.stream().allMatch(model -> model.credentials().nameCharacters().allows(c));
+        IntPredicate passwordFits = c -> models.stream().allMatch(model -> model.credentials().passwordCharacters().allows(c));
+        int nameMax = models.stream().mapToInt(model -> model.credentials().nameMaxBytes()).min().orElse(HomeNetwork.NAME_MAX_BYTES);
+        int passwordMax = models.stream().mapToInt(model -> model.credentials().passwordMaxBytes()).min()
+                .orElse(HomeNetwork.PASSWORD_MAX_BYTES);
+        String name = fit(network.name(), nameFits, nameMax);
+        if (name.isEmpty()) {
+            name = "home";
+        }
+        String password = fit(network.password(), passwordFits, passwordMax);
+        StringBuilder padded = new StringBuilder(password);
+        for (int i = 0; padded.length() < CredentialRule.PASSWORD_MIN_BYTES; i++) {
+            padded.append(PADDING.charAt(i % PADDING.length()));
+        }
+        return new SafeCredentials(name, padded.toString());
+    }
+
+    private static String fit(String text, IntPredicate fits, int maxBytes) {
+        if (text.codePoints().allMatch(fits) && CredentialFit.bytes(text) <= maxBytes) {
+            return text;
+        }
+        // Letters with a stroke or a ligature do not decompose; these are the ones common in names.
+        String plain = Normalizer.normalize(text, Normalizer.Form.NFD).replaceAll("\\p{M}+", "")
+                .replace("ß", "ss").replace("ø", "o").replace("Ø", "O").replace("æ", "ae").replace("Æ", "Ae")
+                .replace("ł", "l").replace("Ł", "L").replace('’', '\'').replace('–', '-').replace('—', '-');
+        StringBuilder kept = new StringBuilder();
+        boolean hyphenFits = fits.test('-');
+        plain.codePoints().forEach(c -> {
+            if (fits.test(c)) {
+                kept.appendCodePoint(c);
+            } else if (hyphenFits && !kept.isEmpty() && kept.charAt(kept.length() - 1) != '-') {
+                kept.append('-');
+            }
+        });
+        while (kept.length() > 0 && (kept.charAt(kept.length() - 1) == '-' && !text.endsWith("-") || CredentialFit.bytes(kept.toString()) > maxBytes)) {
+            kept.deleteCharAt(kept.length() - 1);
+        }
+        return kept.toString();
+    }
+
+    /** "Rejoin 9 things, about 18 min": what a change would cost. */
+    public static String rejoinCost(int thingsThatRejoin) {
+        double minutes = thingsThatRejoin * MINUTES_A_THING;
+        return thingsThatRejoin == 1 ? "1 other thing has to rejoin, about " + Numbers.fixed(minutes, 0) + " min"
+                : thingsThatRejoin + " other things have to rejoin, about " + Numbers.fixed(minutes, 0) + " min";
+    }
+
+    /** Ordinary time to type a new password into one phone, television or lamp, minutes. */
+    public static final double MINUTES_A_THING = 2;
+}

@@ -1,0 +1,34 @@
+package roofnest.core.pairing;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+
+import roofnest.core.catalogue.HandsOn;
+
+/**
+ * One screen of a run.
+ *
+ * @param instruction what to do, what should be seen and heard, how long it takes
+ * @param expected how long it ordinarily takes; zero when nothing is waited for
+ * @param act what hands do here, so that a stand-in can be told; empty when only looking or typing
+ * @param form what is typed here
+ * @param question asked above the answers
+ */
+public record Step(
+        String id, String title, String instruction, Duration expected, Optional<HandsOn> act, Form form,
+        String question, List<Answer> answers) {
+    /** What has to be typed at a step before it is done. */
+    public enum Form { NONE, DEVICE_PASSWORD, STICKER, NAME }
+
+    public Step {
+        answers = List.copyOf(answers);
+        if ((form == Form.NONE) == answers.isEmpty() && !id.equals(Script.DONE)) {
+            throw new IllegalArgumentException("step " + id + " needs either answers or something to type");
+        }
+    }
+
+    public Optional<Answer> answer(String answerId) {
+        return answers.stream().filter(answer -> answer.id().equals(answerId)).findFirst();
+    }
+}

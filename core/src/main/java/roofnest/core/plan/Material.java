@@ -1,0 +1,53 @@
+package roofnest.core.plan;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+
+/**
+ * What walls and openings are made of: the loss a radio ray takes through one, by band, whether light passes, and how
+ * it is drilled. Losses are ordinary planning figures in the form of the COST 231 multi-wall model; readings on site
+ * win over them.
+ */
+public enum Material {
+    @JsonProperty("plasterboard") PLASTERBOARD("plasterboard on studs", 3, 4, false),
+    @JsonProperty("timber") TIMBER("timber", 3, 5, false),
+    @JsonProperty("glass") GLASS("plain glass", 2, 3, true),
+    @JsonProperty("coated-glass") COATED_GLASS("coated glass", 9, 17, true),
+    @JsonProperty("brick") BRICK("single brick", 6, 10, false),
+    @JsonProperty("cavity-brick") CAVITY_BRICK("cavity brick", 10, 16, false),
+    @JsonProperty("stone") STONE("stone", 14, 24, false),
+    @JsonProperty("concrete") CONCRETE("concrete", 15, 24, false),
+    @JsonProperty("metal") METAL("sheet metal", 24, 28, false),
+    @JsonProperty("foil") FOIL("foil-backed insulation", 12, 18, false),
+    @JsonProperty("hedge") HEDGE("hedge", 0.7, 1.2, false),
+    @JsonProperty("open") OPEN("open", 0, 0, true);
+
+    private final String words;
+    private final double lossDb24;
+    private final double lossDb5;
+    private final boolean seeThrough;
+
+    Material(String words, double lossDb24, double lossDb5, boolean seeThrough) {
+        this.words = words;
+        this.lossDb24 = lossDb24;
+        this.lossDb5 = lossDb5;
+        this.seeThrough = seeThrough;
+    }
+
+    public String words() {
+        return words;
+    }
+
+    /** Loss of one crossing at 2.4 GHz, dB. For a hedge: per metre of thickness. */
+    public double lossDb24() {
+        return lossDb24;
+    }
+
+    /** Loss of one crossing at 5 GHz, dB. For a hedge: per metre of thickness. */
+    public double lossDb5() {
+        return lossDb5;
+    }
+
+    public boolean seeThrough() {
+        return seeThrough;
+    }
+}

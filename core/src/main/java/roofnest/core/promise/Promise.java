@@ -1,0 +1,110 @@
+package roofnest.core.promise;
+
+import roofnest.core.lang.Require;
+
+/**
+ * Something a household is told it may rely on, in a form that can be checked. The first five kinds are written at the
+ * brief; the rest stand for every camera from the moment it is on the plan.
+ */
+public sealed interface Promise {
+    PromiseKey key();
+
+    /** The stage of the work that decides it; a broken promise is counted under this gable. */
+    Stage stage();
+
+    /** {@code level} of detail at a place of the plan. */
+    record MakeOut(PromiseKey key, DetailLevel level, String placeId, Light light) implements Promise {
+        public MakeOut {
+            placeId = Require.text("place", placeId, 60);
+        }
+
+        @Override
+        public Stage stage() {
+            return Stage.SURVEY;
+        }
+    }
+
+    /** Footage of the worst week is still there after this many days. */
+    record KeepsDays(PromiseKey key, int days) implements Promise {
+        public KeepsDays {
+            Require.inRange("days kept", days, 1, 365);
+        }
+
+        @Override
+        public Stage stage() {
+            return Stage.TUNE;
+        }
+    }
+
+    /** An area of the plan is in no camera's picture. */
+    record NeverShows(PromiseKey key, String areaId) implements Promise {
+        public NeverShows {
+            areaId = Require.text("area", areaId, 60);
+        }
+
+        @Override
+        public Stage stage() {
+            return Stage.SURVEY;
+        }
+    }
+
+    /** Nobody who has left, and nobody of the firm, can look. */
+    record OnlyThese(PromiseKey key) implements Promise {
+        @Override
+        public Stage stage() {
+            return Stage.SHARE;
+        }
+    }
+
+    /** The phone rings soon enough. */
+    record AlertWithin(PromiseKey key, double seconds) implements Promise {
+        public AlertWithin {
+            Require.inRange("alert seconds", seconds, 1, 120);
+        }
+
+        @Override
+        public Stage stage() {
+            return Stage.PROVE;
+        }
+    }
+
+    /** The camera's link to the router holds two bars. */
+    record HoldsLink(PromiseKey key, long cameraId) implements Promise {
+        @Override
+        public Stage stage() {
+            return Stage.SURVEY;
+        }
+    }
+
+    /** The camera can join the house's Wi-Fi as it is named and secured. */
+    record Joins(PromiseKey key, long cameraId) implements Promise {
+        @Override
+        public Stage stage() {
+            return Stage.READY;
+        }
+    }
+
+    /** The camera no longer has the password it left the factory with. */
+    record OwnPassword(PromiseKey key, long cameraId) implements Promise {
+        @Override
+        public Stage stage() {
+            return Stage.PAIR;
+        }
+    }
+
+    /** The camera hangs where it sees faces and stays out of reach. */
+    record OutOfReach(PromiseKey key, long cameraId) implements Promise {
+        @Override
+        public Stage stage() {
+            return Stage.MOUNT;
+        }
+    }
+
+    /** The pack never falls to its warning level between charge visits of the stated interval. */
+    record BatteryLasts(PromiseKey key, long cameraId) implements Promise {
+        @Override
+        public Stage stage() {
+            return Stage.TUNE;
+        }
+    }
+}

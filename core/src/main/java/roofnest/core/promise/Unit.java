@@ -1,0 +1,30 @@
+package roofnest.core.promise;
+
+import roofnest.core.lang.Numbers;
+
+/** The units of measured values and limits, and the one place that formats them. */
+public enum Unit {
+    DBM("dBm", 0), PX_PER_M("px/m", 0), PERCENT("%", 0), PERCENT_FINE("%", 1), DAYS("days", 1), SECONDS("s", 1),
+    METRES("m", 2), DEGREES("°", 0), COUNT("", 0);
+
+    private final String symbol;
+    private final int decimals;
+
+    Unit(String symbol, int decimals) {
+        this.symbol = symbol;
+        this.decimals = decimals;
+    }
+
+    public String symbol() {
+        return symbol;
+    }
+
+    /** The value rounded for people, with its symbol: {@code −63 dBm}, {@code 14°}, {@code 3}. */
+    public String format(double value) {
+        String number = Numbers.fixed(value, decimals);
+        if (symbol.isEmpty() || this == DEGREES) {
+            return number + symbol;
+        }
+        return number + " " + symbol;
+    }
+}

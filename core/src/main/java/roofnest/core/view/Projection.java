@@ -1,0 +1,126 @@
+package roofnest.core.view;
+
+import java.util.Optional;
+
+import roofnest.core.catalogue.LensSpec;
+import roofnest.core.plan.SpacePoint;
+
+/**
+ * From space to picture and back, for one lens in one pose. Pixels count from the picture's top left corner.
+ * <pre>
+ *   rectilinear   r = f tan θ,  f = W/2 / tan(HFOV/2)
+ *   equidistant   r = f θ,      f = W / HFOV (radians)
+ * </pre>
+ * θ is the angle from the optical axis, r the distance from the picture's middle in pixels.
+ * Source: Kannala and Brandt, "A generic camera model and calibration method", IEEE PAMI 28(8), 2006, eq. 1 and 3.
+ */
+public final class Projection {
+    /** Points nearer to the lens plane than this are not drawn by a rectilinear lens, metres. */
+    static final double NEAR_M = 0.05;
+
+    private final LensSpec lens;
+    private final SpacePoint eye;
+    private final double[] right;
+    private final double[] up;
+    private final double[] forward;
+    private final double focalPx;
+
+    public Projection(LensSpec lens, CameraPose pose) {
+        this.lens = lens;
+        this.eye = pose.lens();
+        double heading = Math.toRadians(pose.headingDeg());
+        double tilt = Math.toRadians(pose.tiltDeg());
+        forward = new double[] {
+            Math.sin(heading) * Math.cos(tilt), Math.cos(heading) * Math.cos(tilt), -Math.sin(tilt)};
+        right = new double[] {Math.cos(heading), -Math.sin(heading), 0};
+        up = cross(right, forward);
+        focalPx = focalPx(lens);
+    }
+
+    /** Focal length in pixels. */
+    public static double focalPx(LensSpec lens) {
+        double hfov = Math.toRadians(lens.hfovDeg());
+        return lens.projection() == LensSpec.Projection.RECTILINEAR
+                ? lens.widthPx() / 2.0 / Math.tan(hfov / 2)
+                : lens.widthPx() / hfov;
+    }
+
+    /** Vertical field of view through the picture's middle, degrees. */
+    public static double vfovDeg(LensSpec lens) {
+        double half = lens.heightPx() / 2.0 / focalPx(lens);
+        return Math.toDegrees(2 * (lens.projection() == LensSpec.Projection.RECTILINEAR ? Math.atan(half) : half));
+    }
+
+    public SpacePoint eye() {
+        return eye;
+    }
+
+    public LensSpec lens() {
+        return lens;
+    }
+
+    /** A point of the picture, pixels; it may lie outside the frame. */
+    public record Pixel(double x, double y) {}
+
+    /** A point in the lens's own axes, metres: to the right, upwards, and ahead. */
+    record InLens(double rightM, double upM, double aheadM) {}
+
+    InLens inLens(SpacePoint point) {
+        double[] d = {point.xM() - eye.xM(), point.yM() - eye.yM(), point.zM() - eye.zM()};
+        return new InLens(dot(d, right), dot(d, up), dot(d, forward));
+    }
+
+    /** Where a point falls; empty when it is behind the lens. */
+    public Optional<Pixel> pixel(SpacePoint point) {
+        InLens p = inLens(point);
+        return p.aheadM() < NEAR_M ? Optional.empty() : Optional.of(pixel(p));
+    }
+
+    Pixel pixel(InLens p) {
+        double across = Math.hypot(p.rightM(), p.upM());
+        double scale;
+        if (lens.projection() == LensSpec.Projection.RECTILINEAR) {
+            scale = focalPx / p.aheadM();
+        } else {
+            scale = across == 0 ? 0 : focalPx * Math.atan2(across, p.aheadM()) / across;
+        }
+        return new Pixel(lens.widthPx() / 2.0 + scale * p.rightM(), lens.heightPx() / 2.0 - scale * p.upM());
+    }
+
+    public boolean inFrame(Pixel pixel) {
+        return pixel.x() >= 0 && pixel.x() <= lens.widthPx() && pixel.y() >= 0 && pixel.y() <= lens.heightPx();
+    }
+
+    /** The direction in space that a pixel looks, as a vector of length one: east, north, up. */
+    public double[] direction(Pixel pixel) {
+        double px = pixel.x() - lens.widthPx() / 2.0;
+        double py = lens.heightPx() / 2.0 - pixel.y();
+        double r = Math.hypot(px, py);
+        double theta = lens.projection() == LensSpec.Projection.RECTILINEAR ? Math.atan(r / focalPx) : r / focalPx;
+        double across = r == 0 ? 0 : Math.sin(theta) / r;
+        double[] direction = new double[3];
+        for (int i = 0; i < 3; i++) {
+            direction[i] = Math.cos(theta) * forward[i] + across * (px * right[i] + py * up[i]);
+        }
+        return direction;
+    }
+
+    /** Where the line of a pixel meets flat ground at {@code groundM}; empty at or above the horizon. */
+    public Optional<SpacePoint> onGround(Pixel pixel, double groundM) {
+        double[] d = direction(pixel);
+        double drop = groundM - eye.zM();
+        if (d[2] * drop <= 0 || Math.abs(d[2]) < 1e-9) {
+            return Optional.empty();
+        }
+        double t = drop / d[2];
+        return Optional.of(new SpacePoint(eye.xM() + t * d[0], eye.yM() + t * d[1], groundM));
+    }
+
+    private static double dot(double[] a, double[] b) {
+        return a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+    }
+
+    private static double[] cross(double[] a, double[] b) {
+        return new double[] {a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]};
+    }
+}

@@ -1,0 +1,224 @@
+package roofnest.core.judge;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+import org.junit.jupiter.api.Test;
+
+import roofnest.core.WeirSteps;
+import roofnest.core.access.Access;
+import roofnest.core.catalogue.Band;
+import roofnest.core.catalogue.Catalogue;
+import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.WifiSecurity;
+import roofnest.core.network.HomeNetwork;
+import roofnest.core.power.Climate;
+import roofnest.core.promise.DetailLevel;
+import roofnest.core.promise.Evidence;
+import roofnest.core.promise.Finding;
+import roofnest.core.promise.Light;
+import roofnest.core.promise.Promise;
+import roofnest.core.promise.PromiseKey;
+import roofnest.core.promise.Stage;
+import roofnest.core.promise.Standing;
+import roofnest.core.view.CameraPose;
+
+class HouseholdJudgeTest {
+    private static final DeviceModel POST = Catalogue.shipped().get("dunmark-post");
+    private static final LocalDate TODAY = LocalDate.of(2026, 12, 3);
+    private static final CameraPose AT_CORNER = new CameraPose(11.35, -0.2, 2.5, 106, 12);
+    private static final CameraPose UP_THE_WALL = new CameraPose(11.35, 2.0, 2.5, 120, 12);
+    private static final PromiseKey STAIRS = PromiseKey.written(1);
+    private static final List<Promise> WRITTEN = List.of(
+            new Promise.MakeOut(STAIRS, DetailLevel.RECOGNISE, "river-stairs", Light.BOTH),
+            new Promise.NeverShows(PromiseKey.written(2), "landing"),
+            new Promise.KeepsDays(PromiseKey.written(3), 14),
+            new Promise.AlertWithin(PromiseKey.written(4), 6),
+            new Promise.OnlyThese(PromiseKey.written(5)));
+
+    @Test
+    void a_face_farther_off_is_broken_and_the_remedy_keeps_it() {
+        Finding far = finding(facts(camera(UP_THE_WALL)), STAIRS);
+        assertThat(far.standing()).isEqualTo(Standing.BROKEN);
+        assertThat(far.measured().getAsDouble()).isBetween(100.0, 125.0);
+        assertThat(far.remedies().get(0).action()).contains("nearer");
+        Finding near = finding(facts(camera(AT_CORNER)), STAIRS);
+        assertThat(near.standing()).isEqualTo(Standing.KEPT);
+        assertThat(near.margin().getAsDouble()).isEqualTo(near.measured().getAsDouble() - 125, within(1e-9));
+    }
+
+    @Test
+    void turned_away_masked_or_past_its_light_the_place_is_not_seen() {
+        assertThat(finding(facts(camera(new CameraPose(11.35, -0.2, 2.5, 300, 12))), STAIRS).reason()).contains("outside the picture");
+        Camera masked = camera(AT_CORNER).withMasked(Set.copyOf(allCells()));
+        assertThat(finding(facts(masked), STAIRS).reason()).contains("blacked out");
+        Promise nightFarOff = new Promise.MakeOut(STAIRS, DetailLevel.DETECT, "hives", Light.NIGHT);
+        Finding dark = finding(facts(List.of(nightFarOff), camera(new CameraPose(20, 12.6, 2.5, 270, 5))), STAIRS);
+        assertThat(dark.reason()).contains("light reaches at night");
+        assertThat(dark.standing()).isEqualTo(Standing.BROKEN);
+    }
+
+    @Test
+    void the_camera_that_sees_best_keeps_the_promise() {
+        Camera worse = new Camera(8, "Other eye", POST, UP_THE_WALL, Set.of(), Camera.Settings.DEFAULT, false, false, false, Optional.empty());
+        Judged judged = judged(facts(WRITTEN, worse, camera(AT_CORNER)), STAIRS);
+        assertThat(judged.cameraId()).contains(7L);
+    }
+
+    @Test
+    void without_a_camera_nothing_is_tried() {
+        Judgement judgement = HouseholdJudge.judge(facts(WRITTEN));
+        assertThat(judgement.count(Standing.UNTRIED)).isEqualTo(5);
+        assertThat(judgement.promises()).extracting(Judged::wording).contains(
+                "Recognise a face at the river stairs, day and night", "Stays off next door's landing", "Keeps 14 days of footage",
+                "Phone rings within 6 s");
+    }
+
+    @Test
+    void every_camera_brings_its_own_promises() {
+        assertThat(HouseholdJudge.judge(facts(camera(AT_CORNER))).ofCamera(7)).extracting(judged -> judged.promise().stage())
+                .contains(Stage.SURVEY, Stage.READY, Stage.PAIR, Stage.MOUNT, Stage.TUNE);
+    }
+
+    @Test
+    void the_link_is_thin_while_it_is_not_sure() {
+        Finding link = finding(facts(camera(AT_CORNER)), PromiseKey.ofCamera(7, "link"));
+        assertThat(link.standing()).isIn(Standing.KEPT, Standing.THIN);
+        assertThat(link.reason()).contains("% sure of two bars");
+        Finding behindTheKiln = finding(facts(camera(new CameraPose(20, 7.5, 2.4, 90, 12))), PromiseKey.ofCamera(7, "link"));
+        assertThat(behindTheKiln.standing()).isEqualTo(Standing.BROKEN);
+        assertThat(behindTheKiln.remedies()).isNotEmpty();
+    }
+
+    @Test
+    void a_factory_password_is_untried_then_broken_then_kept() {
+        PromiseKey key = PromiseKey.ofCamera(7, "password");
+        assertThat(finding(facts(camera(AT_CORNER)), key).standing()).isEqualTo(Standing.UNTRIED);
+        assertThat(finding(facts(joined(false)), key).standing()).isEqualTo(Standing.BROKEN);
+        assertThat(finding(facts(joined(true)), key).standing()).isEqualTo(Standing.KEPT);
+    }
+
+    @Test
+    void a_proof_wins_until_the_camera_is_moved() {
+        Camera camera = camera(AT_CORNER);
+        Proof alert = new Proof(PromiseKey.written(4), 7, 4.2, camera.poseMark(), Instant.EPOCH, "Jory");
+        Finding proved = finding(withProof(facts(camera), alert), PromiseKey.written(4));
+        assertThat(proved.evidence()).isEqualTo(Evidence.PROVED);
+        assertThat(proved.measuredText()).isEqualTo("4.2 s");
+        Finding moved = finding(withProof(facts(camera(UP_THE_WALL)), alert), PromiseKey.written(4));
+        assertThat(moved.standing()).isEqualTo(Standing.UNTRIED);
+        assertThat(moved.reason()).contains("moved or masked since");
+    }
+
+    @Test
+    void the_newest_of_two_proofs_counts() {
+        Camera camera = camera(AT_CORNER);
+        Proof slow = new Proof(PromiseKey.written(4), 7, 9, camera.poseMark(), Instant.EPOCH, "Jory");
+        Proof quick = new Proof(PromiseKey.written(4), 7, 3, camera.poseMark(), Instant.EPOCH.plusSeconds(60), "Jory");
+        assertThat(finding(withProof(withProof(facts(camera), quick), slow), PromiseKey.written(4)).measured()).hasValue(3);
+    }
+
+    @Test
+    void whoever_left_is_counted_until_access_is_taken_away() {
+        Access.Person lodger = new Access.Person(1, "Corin", Access.Tie.LEFT, Optional.of(LocalDate.of(2026, 4, 1)));
+        Access.Person ida = new Access.Person(2, "Ida", Access.Tie.LIVES_HERE, Optional.empty());
+        Access.Grant hers = new Access.Grant(2, 7, Access.Role.OWNER, Optional.empty());
+        Access.Grant his = new Access.Grant(1, 7, Access.Role.VIEWER, Optional.empty());
+        Finding both = finding(withAccess(new Access(List.of(lodger, ida), List.of(hers, his)), false), PromiseKey.written(5));
+        assertThat(both.standing()).isEqualTo(Standing.BROKEN);
+        assertThat(both.reason()).contains("Corin (has left)");
+        assertThat(finding(withAccess(new Access(List.of(lodger, ida), List.of(hers)), false), PromiseKey.written(5)).standing())
+                .isEqualTo(Standing.KEPT);
+    }
+
+    @Test
+    void the_firm_is_out_once_the_house_is_handed_over_and_guests_after_their_day() {
+        Access.Person jory = new Access.Person(1, "Jory", Access.Tie.FIRM, Optional.empty());
+        Access access = new Access(List.of(jory), List.of(new Access.Grant(1, 7, Access.Role.MANAGER, Optional.empty())));
+        assertThat(access.intruders(TODAY, false)).isEmpty();
+        assertThat(access.intruders(TODAY, true)).hasSize(1);
+        Access.Person guest = new Access.Person(2, "Guest", Access.Tie.FAMILY, Optional.empty());
+        Access until = new Access(List.of(guest), List.of(new Access.Grant(2, 7, Access.Role.GUEST, Optional.of(TODAY))));
+        assertThat(until.intruders(TODAY, false)).isEmpty();
+        assertThat(until.intruders(TODAY.plusDays(1), false)).hasSize(1);
+    }
+
+    @Test
+    void a_bigger_card_is_offered_when_the_days_do_not_suffice() {
+        Camera.Settings small = new Camera.Settings(30, 5, 16, 300, 5, 0.7, 90);
+        Camera busy = new Camera(7, "Stairs eye", POST, AT_CORNER, Set.of(), small, false, false, false, Optional.empty());
+        Finding kept = finding(facts(busy), PromiseKey.written(3));
+        assertThat(kept.standing()).isEqualTo(Standing.BROKEN);
+        assertThat(kept.remedies()).singleElement().asString().contains("GB card");
+    }
+
+    @Test
+    void a_cool_down_lets_fewer_clips_through() {
+        Camera.Settings none = new Camera.Settings(10, 0, 64, 100, 5, 0.7, 90);
+        Camera.Settings minute = new Camera.Settings(10, 60, 64, 100, 5, 0.7, 90);
+        assertThat(minute.clipsPerDay()).isLessThan(none.clipsPerDay());
+        double rate = 100 * 4 / 86_400.0;
+        assertThat(minute.clipsPerDay()).isEqualTo(100 / (1 + rate * 70), within(1e-9));
+    }
+
+    @Test
+    void the_same_facts_give_the_same_findings() {
+        assertThat(HouseholdJudge.judge(facts(camera(AT_CORNER)))).isEqualTo(HouseholdJudge.judge(facts(camera(AT_CORNER))));
+    }
+
+    private static List<roofnest.core.view.MaskCell> allCells() {
+        List<roofnest.core.view.MaskCell> cells = new java.util.ArrayList<>();
+        for (int column = 0; column < POST.mask().columns(); column++) {
+            for (int row = 0; row < POST.mask().rows(); row++) {
+                cells.add(new roofnest.core.view.MaskCell(column, row));
+            }
+        }
+        return cells;
+    }
+
+    private static Camera camera(CameraPose pose) {
+        return new Camera(7, "Stairs eye", POST, pose, Set.of(), Camera.Settings.DEFAULT, false, false, false, Optional.empty());
+    }
+
+    private static Camera joined(boolean ownPassword) {
+        return new Camera(7, "Stairs eye", POST, AT_CORNER, Set.of(), Camera.Settings.DEFAULT, true, ownPassword, false, Optional.empty());
+    }
+
+    private static HouseholdFacts facts(Camera... cameras) {
+        return facts(WRITTEN, cameras);
+    }
+
+    private static HouseholdFacts facts(List<Promise> written, Camera... cameras) {
+        HomeNetwork network = new HomeNetwork("weirhouse", "plainwords22", Set.of(Band.GHZ_2_4), WifiSecurity.WPA2, false);
+        return new HouseholdFacts(Optional.of(WeirSteps.plan()), List.of(cameras), written, Optional.of(network), 9,
+                new Access(List.of(), List.of()), List.of(), Climate.MILD_COAST, TODAY, false);
+    }
+
+    private static HouseholdFacts withProof(HouseholdFacts facts, Proof proof) {
+        List<Proof> proofs = new java.util.ArrayList<>(facts.proofs());
+        proofs.add(proof);
+        return new HouseholdFacts(facts.plan(), facts.cameras(), facts.written(), facts.network(), facts.otherThings(), facts.access(),
+                proofs, facts.climate(), facts.today(), facts.handedOver());
+    }
+
+    private static HouseholdFacts withAccess(Access access, boolean handedOver) {
+        HouseholdFacts facts = facts(camera(AT_CORNER));
+        return new HouseholdFacts(facts.plan(), facts.cameras(), facts.written(), facts.network(), facts.otherThings(), access,
+                facts.proofs(), facts.climate(), facts.today(), handedOver);
+    }
+
+    private static Finding finding(HouseholdFacts facts, PromiseKey key) {
+        return judged(facts, key).finding();
+    }
+
+    private static Judged judged(HouseholdFacts facts, PromiseKey key) {
+        return HouseholdJudge.judge(facts).promises().stream()
+                .filter(judged -> judged.promise().key().equals(key)).findFirst().orElseThrow();
+    }
+}

@@ -1,0 +1,64 @@
+package roofnest.core.motion;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+
+import org.junit.jupiter.api.Test;
+
+import roofnest.core.WeirSteps;
+import roofnest.core.catalogue.Catalogue;
+import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.plan.HousePlan;
+import roofnest.core.plan.PlanPoint;
+import roofnest.core.plan.Walk;
+import roofnest.core.plan.WallCrossings;
+import roofnest.core.promise.DetailLevel;
+import roofnest.core.view.CameraPose;
+
+class WalkTestTest {
+    private static final HousePlan PLAN = WeirSteps.plan();
+    private static final WallCrossings CROSSINGS = new WallCrossings(PLAN);
+    private static final DeviceModel POST = Catalogue.shipped().get("dunmark-post");
+    private static final CameraPose EAST = new CameraPose(30, 0, 2.4, 90, 10);
+
+    @Test
+    void walking_across_triggers_and_walking_straight_towards_does_not() {
+        Walk across = new Walk("a", "across", List.of(new PlanPoint(35, -6), new PlanPoint(35, 6)));
+        Walk towards = new Walk("t", "towards", List.of(new PlanPoint(42, 0), new PlanPoint(31, 0)));
+        assertThat(walk(POST, across).caught()).isTrue();
+        assertThat(walk(POST, towards).caught()).isFalse();
+    }
+
+    @Test
+    void the_first_frame_comes_a_wake_time_after_the_trigger() {
+        Walk across = new Walk("a", "across", List.of(new PlanPoint(35, -6), new PlanPoint(35, 6)));
+        WalkTest.Capture capture = walk(POST, across);
+        assertThat(capture.firstFrameS().getAsDouble() - capture.triggerS().getAsDouble())
+                .isEqualTo(POST.motion().wakeSeconds(), within(1e-9));
+        assertThat(capture.moments()).filteredOn(WalkTest.Moment::recorded).first()
+                .satisfies(moment -> assertThat(moment.atS()).isGreaterThanOrEqualTo(capture.firstFrameS().getAsDouble()));
+    }
+
+    @Test
+    void a_camera_that_watches_its_picture_keeps_what_came_before() {
+        DeviceModel eave = Catalogue.shipped().get("cairnlow-eave");
+        Walk across = new Walk("a", "across", List.of(new PlanPoint(36, -8), new PlanPoint(36, 8)));
+        WalkTest.Capture capture = walk(eave, across);
+        assertThat(capture.firstFrameS().getAsDouble()).isLessThan(capture.triggerS().getAsDouble());
+    }
+
+    @Test
+    void nobody_behind_a_wall_is_caught() {
+        Walk inside = new Walk("i", "inside", List.of(new PlanPoint(2, 1), new PlanPoint(2, 8)));
+        WalkTest.Capture capture = new WalkTest(CROSSINGS, POST, new CameraPose(11.35, 5, 2.4, 270, 10))
+                .walk(inside, WalkTest.WALKER_M_PER_S, DetailLevel.DETECT, 12);
+        assertThat(capture.caught()).isFalse();
+        assertThat(capture.bestDensityPxPerM()).isZero();
+    }
+
+    private static WalkTest.Capture walk(DeviceModel model, Walk walk) {
+        return new WalkTest(CROSSINGS, model, EAST).walk(walk, WalkTest.WALKER_M_PER_S, DetailLevel.OBSERVE, 12);
+    }
+}
