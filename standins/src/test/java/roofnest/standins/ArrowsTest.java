@@ -1,0 +1,15 @@
+package roofnest.standins;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+@AnalyzeClasses(packages = "roofnest.standins", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArrowsTest {
+    @ArchTest
+    static final ArchRule stand_ins_know_the_catalogue_only = classes().that().resideInAPackage("roofnest.standins..")
+            .should().onlyDependOnClassesThat().resideInAnyPackage("roofnest.standins..", "roofnest.core.catalogue..", "java..");
+}
