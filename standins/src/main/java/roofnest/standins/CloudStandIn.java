@@ -16,6 +16,7 @@ public final class CloudStandIn {
     private static final double PUSH_S = 1.4;
     /** Size of the still picture that goes with an alert, megabits. */
     private static final double STILL_MBIT = 1.6;
+    private static final double READING_SIGMA_DB = 2;
 
     private final Random random;
 
@@ -36,6 +37,11 @@ public final class CloudStandIn {
     /** Seconds from the trigger until the phone rings, its still picture sent at {@code uplinkMbps}. */
     public double alertSeconds(DeviceModel model, double uplinkMbps) {
         return model.motion().wakeSeconds() + STILL_MBIT / Math.max(0.2, uplinkMbps) + PUSH_S + jitter(0.6);
+    }
+
+    /** What the app's signal line says where {@code expectedDbm} is to be expected: a reading is never quite the mean. */
+    public double readingDbm(double expectedDbm) {
+        return expectedDbm + random.nextGaussian() * READING_SIGMA_DB;
     }
 
     private double jitter(double upToSeconds) {

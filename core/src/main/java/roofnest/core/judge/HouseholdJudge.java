@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 
 import roofnest.core.access.Access;
+import roofnest.core.catalogue.Band;
 import roofnest.core.footage.Retention;
 import roofnest.core.lang.Numbers;
 import roofnest.core.plan.HousePlan;
@@ -65,6 +66,11 @@ public final class HouseholdJudge {
 
     public Optional<LinkBudget> link(HouseholdFacts facts, Camera camera) {
         return paths.flatMap(p -> CameraRules.link(camera, facts, p));
+    }
+
+    /** The band that a camera will use in this house. */
+    public static Band bandOf(Camera camera, HouseholdFacts facts) {
+        return CameraRules.band(camera, facts);
     }
 
     private static List<Promise> standing(Camera camera) {

@@ -57,6 +57,13 @@ public final class CameraPicture {
         return shapes;
     }
 
+    /** One figure alone, body before head; empty when no part of it is in the picture. Walls before it do not hide it. */
+    public List<PictureShape> figure(Figure figure) {
+        List<Piece> pieces = new ArrayList<>();
+        figure(pieces, figure);
+        return pieces.stream().map(Piece::shape).toList();
+    }
+
     private void ground(List<PictureShape> shapes) {
         PlanPoint eye = projection.eye().onPlan();
         List<SpacePoint> all = new ArrayList<>();
@@ -65,10 +72,10 @@ public final class CameraPicture {
             all.add(new SpacePoint(
                     eye.xM() + GROUND_EXTENT_M * Math.sin(angle), eye.yM() + GROUND_EXTENT_M * Math.cos(angle), 0));
         }
-        project(PictureShape.Kind.GROUND, "", all).ifPresent(shapes::add);
+        project(PictureShape.Kind.GROUND, "", 0, all).ifPresent(shapes::add);
         for (Area area : plan.areas()) {
             List<SpacePoint> outline = area.outline().stream().map(point -> SpacePoint.at(point, 0)).toList();
-            project(kind(area.kind()), area.name(), outline).ifPresent(shapes::add);
+            project(kind(area.kind()), area.name(), 0, outline).ifPresent(shapes::add);
         }
     }
 
@@ -119,7 +126,7 @@ public final class CameraPicture {
         List<SpacePoint> outline = List.of(
                 SpacePoint.at(a, bottomM), SpacePoint.at(b, bottomM), SpacePoint.at(b, topM), SpacePoint.at(a, topM));
         double distance = projection.eye().onPlan().distanceM(wall.along((fromM + toM) / 2));
-        project(kind, "", outline).ifPresent(shape -> pieces.add(new Piece(distance, shape)));
+        project(kind, "", shade(wall), outline).ifPresent(shape -> pieces.add(new Piece(distance, shape)));
     }
 
     private void figure(List<Piece> pieces, Figure figure) {
@@ -141,8 +148,8 @@ public final class CameraPicture {
             double angle = 2 * Math.PI * corner / HEAD_CORNERS;
             head.add(beside(figure, sideX, sideY, HEAD_RADIUS_M * Math.cos(angle), headMiddleM + HEAD_RADIUS_M * Math.sin(angle)));
         }
-        project(PictureShape.Kind.BODY, figure.name(), body).ifPresent(shape -> pieces.add(new Piece(distance, shape)));
-        project(PictureShape.Kind.HEAD, figure.name(), head).ifPresent(shape -> pieces.add(new Piece(distance, shape)));
+        project(PictureShape.Kind.BODY, figure.name(), 0, body).ifPresent(shape -> pieces.add(new Piece(distance, shape)));
+        project(PictureShape.Kind.HEAD, figure.name(), 0, head).ifPresent(shape -> pieces.add(new Piece(distance, shape)));
     }
 
     private static SpacePoint beside(Figure figure, double sideX, double sideY, double sideM, double upM) {
@@ -150,9 +157,13 @@ public final class CameraPicture {
         return new SpacePoint(feet.xM() + sideM * sideX, feet.yM() + sideM * sideY, feet.zM() + upM);
     }
 
-    private java.util.Optional<PictureShape> project(PictureShape.Kind kind, String name, List<SpacePoint> outline) {
+    private java.util.Optional<PictureShape> project(PictureShape.Kind kind, String name, int shade, List<SpacePoint> outline) {
         List<Projection.Pixel> pixels = projector.project(outline);
-        return pixels.isEmpty() ? java.util.Optional.empty() : java.util.Optional.of(new PictureShape(kind, name, pixels));
+        return pixels.isEmpty() ? java.util.Optional.empty() : java.util.Optional.of(new PictureShape(kind, name, shade, pixels));
+    }
+
+    private static int shade(Wall wall) {
+        return (int) (wall.from().headingToDeg(wall.to()) % 180 / 60);
     }
 
     private static PictureShape.Kind kind(Area.Kind kind) {

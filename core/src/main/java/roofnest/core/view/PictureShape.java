@@ -6,9 +6,10 @@ import java.util.List;
  * One thing drawn in a camera's picture, to be painted in list order.
  *
  * @param name of the area, place or walker it shows; empty for walls and plain ground
+ * @param shade of a wall by the way it runs, 0 to 2, so that walls meeting at a corner can be told apart; 0 for the rest
  * @param outline in pixels of the picture; may reach outside the frame
  */
-public record PictureShape(Kind kind, String name, List<Projection.Pixel> outline) {
+public record PictureShape(Kind kind, String name, int shade, List<Projection.Pixel> outline) {
     public enum Kind {
         GROUND, LAWN, PATH, STEPS, ROAD, WATER, OFF_LIMITS, WALL, METAL_WALL, DOOR, GLASS, HEDGE, BODY, HEAD
     }

@@ -1,0 +1,41 @@
+package roofnest.app;
+
+import java.security.SecureRandom;
+import java.time.Clock;
+
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
+import org.springframework.context.annotation.Bean;
+
+import roofnest.core.catalogue.Catalogue;
+import roofnest.core.plan.PlanDocument;
+
+/** Starts the application and wires the core's parts. */
+@SpringBootApplication
+@ConfigurationPropertiesScan
+public class RoofNestApplication {
+    public static void main(String[] args) {
+        SpringApplication.run(RoofNestApplication.class, args);
+    }
+
+    @Bean
+    Clock clock() {
+        return Clock.systemDefaultZone();
+    }
+
+    @Bean
+    Catalogue catalogue() {
+        return Catalogue.shipped();
+    }
+
+    @Bean
+    PlanDocument planDocument() {
+        return new PlanDocument();
+    }
+
+    @Bean
+    SecureRandom secureRandom() {
+        return new SecureRandom();
+    }
+}

@@ -1,0 +1,183 @@
+package roofnest.app.demo;
+
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+import org.springframework.stereotype.Component;
+
+import roofnest.app.care.LogRepository;
+import roofnest.app.firm.Staff;
+import roofnest.app.pair.Runs;
+import roofnest.app.prove.HandOver;
+import roofnest.app.prove.TrialRepository;
+import roofnest.app.prove.Trials;
+import roofnest.app.web.Form;
+import roofnest.app.web.HouseholdRef;
+import roofnest.core.access.Access;
+import roofnest.core.catalogue.Band;
+import roofnest.core.catalogue.PairingMethod;
+import roofnest.core.catalogue.WifiSecurity;
+import roofnest.core.judge.Camera;
+import roofnest.core.promise.DetailLevel;
+import roofnest.core.promise.Light;
+import roofnest.core.promise.Stage;
+import roofnest.core.view.CameraPose;
+
+/** The other households of Oldmere, each at another stage and with another trouble. */
+@Component
+class DemoNeighbours {
+    private static final Set<Band> LOW = Set.of(Band.GHZ_2_4);
+    private static final Set<Band> BOTH = Set.of(Band.GHZ_2_4, Band.GHZ_5);
+
+    private final DemoTools tools;
+    private final Runs runs;
+    private final Trials trials;
+    private final TrialRepository trialRows;
+    private final HandOver handOver;
+    private final LogRepository log;
+
+    DemoNeighbours(DemoTools tools, Runs runs, Trials trials, TrialRepository trialRows, HandOver handOver, LogRepository log) {
+        this.tools = tools;
+        this.runs = runs;
+        this.trials = trials;
+        this.trialRows = trialRows;
+        this.handOver = handOver;
+        this.log = log;
+    }
+
+    void make(Staff staff, LocalDate today) {
+        justAsked(staff, today);
+        halfPaired(staff, today);
+        alertsAllDay(staff, today);
+        routerReplaced(staff, today);
+        flatBattery(staff, today);
+        handedOver(staff, today);
+    }
+
+    void makeOther(long firmId, Staff staff, LocalDate today) {
+        HouseholdRef ref = tools.household(staff, "Thorne", "3 Kelp Yard", today.plusDays(4), "survey");
+        tools.plan(ref, "terrace");
+        frontDoor(ref);
+        tools.camera(ref, Stage.SURVEY, "Door eye", "cairnlow-eave", new CameraPose(2.6, -0.4, 2.5, 235, 16), Camera.Settings.DEFAULT);
+        tools.person(ref, "Sefa Thorne", "sefa@thorne.example", Access.Tie.LIVES_HERE, null);
+    }
+
+    private void justAsked(Staff staff, LocalDate today) {
+        HouseholdRef ref = tools.household(staff, "Tansley", "4 Ropewalk", today.plusDays(5), "call back about the side gate");
+        tools.households.setNotes(ref.id(), "Wants to know who leaves parcels at the wrong door. Brick terrace, SIM router, no sockets outside.");
+        tools.person(ref, "Maud Tansley", "maud@tansley.example", Access.Tie.LIVES_HERE, null);
+        tools.changes.run(ref, Stage.BRIEF, () -> tools.promises.alertWithin(ref.id(), 10));
+    }
+
+    private void halfPaired(Staff staff, LocalDate today) {
+        HouseholdRef ref = tools.household(staff, "Brannock", "17 Chandler Row", today, "second camera still to join");
+        tools.plan(ref, "terrace");
+        frontDoor(ref);
+        tools.network(ref, Stage.READY, "chandlerrow", "seventeen-lamps", LOW, WifiSecurity.WPA2);
+        long front = tools.camera(ref, Stage.READY, "Front eye", "dunmark-post", new CameraPose(2.4, -0.35, 2.4, 226, 16), Camera.Settings.DEFAULT);
+        long back = tools.camera(ref, Stage.READY, "Garden eye", "dunmark-post", new CameraPose(2.8, 9.35, 2.5, 20, 14), Camera.Settings.DEFAULT);
+        join(ref, front, "PO-48812-K", "Front eye");
+        long run = runs.start(ref, back, PairingMethod.Way.HOTSPOT, true);
+        runs.handsOn(ref, run);
+        runs.skipAhead(ref, run);
+        runs.answer(ref, run, "power", "ready");
+    }
+
+    private void alertsAllDay(Staff staff, LocalDate today) {
+        HouseholdRef ref = tools.household(staff, "Osgood", "2 Saltgate", today.minusDays(1), "alerts all day from the road");
+        tools.plan(ref, "bungalow");
+        frontDoor(ref);
+        tools.network(ref, Stage.READY, "saltgate", "two-herons-wait", LOW, WifiSecurity.WPA2);
+        long camera = tools.camera(ref, Stage.READY, "Road eye", "dunmark-post", new CameraPose(3.2, -0.35, 2.4, 215, 10),
+                new Camera.Settings(30, 5, 32, 420, 12, 0.4, 60));
+        tools.changes.run(ref, Stage.BRIEF, () -> tools.promises.keepsDays(ref.id(), 14));
+        join(ref, camera, "PO-31077-C", "Road eye");
+        tools.changes.run(ref, Stage.TUNE, () -> tools.cameras.markMounted(ref.id(), camera));
+        log.add(ref.id(), camera, LogRepository.Kind.CALL, "Phone rings all day; every van on the road sets it off.", today.minusDays(3), "Odile Marsh");
+    }
+
+    private void routerReplaced(Staff staff, LocalDate today) {
+        HouseholdRef ref = tools.household(staff, "Verrall", "Mill Cottage", today.plusDays(1), "new router, nothing joins");
+        tools.plan(ref, "cottage");
+        frontDoor(ref);
+        tools.network(ref, Stage.READY, "BRILL-2241", "mC9x!-orchard", BOTH, WifiSecurity.WPA3);
+        tools.camera(ref, Stage.READY, "Porch eye", "dunmark-post", new CameraPose(2.5, -0.35, 2.4, 235, 15), Camera.Settings.DEFAULT);
+        tools.camera(ref, Stage.READY, "Parlour sill", "oskarra-sill", new CameraPose(6.9, 0.6, 1.4, 330, 8),
+                new Camera.Settings(20, 20, 32, 12, 2, 0, 0));
+        tools.person(ref, "Anselm Verrall", "anselm@verrall.example", Access.Tie.LIVES_HERE, null);
+    }
+
+    private void flatBattery(Staff staff, LocalDate today) {
+        HouseholdRef ref = tools.household(staff, "Lanyon", "6 Hill Close", today.minusDays(2), "flat battery in the loft window");
+        tools.plan(ref, "cottage");
+        frontDoor(ref);
+        tools.network(ref, Stage.READY, "hillclose", "slate-and-thrift", LOW, WifiSecurity.WPA2);
+        long camera = tools.camera(ref, Stage.READY, "Lane eye", "dunmark-post", new CameraPose(3.4, -0.4, 3.2, 222, 22),
+                new Camera.Settings(25, 10, 64, 150, 10, 0.1, 90));
+        join(ref, camera, "PO-27715-D", "Lane eye");
+        LocalDate charged = today.minusDays(112);
+        tools.changes.run(ref, Stage.CARE, () -> {
+            tools.cameras.markMounted(ref.id(), camera);
+            tools.cameras.charged(ref.id(), camera, charged);
+        });
+        log.add(ref.id(), camera, LogRepository.Kind.CHARGE, "Charged at the hand-over.", charged, "Jory Penhale");
+        log.add(ref.id(), camera, LogRepository.Kind.CALL, "No picture since the weekend; red light now and then.", today.minusDays(2), "Odile Marsh");
+    }
+
+    private void handedOver(Staff staff, LocalDate today) {
+        HouseholdRef ref = tools.household(staff, "Peverell", "11 Orchard Way", today.plusDays(60), "charge the front camera");
+        tools.plan(ref, "terrace");
+        frontDoor(ref);
+        tools.changes.run(ref, Stage.BRIEF, () -> {
+            tools.promises.keepsDays(ref.id(), 14);
+            tools.promises.alertWithin(ref.id(), 8);
+            tools.promises.onlyThese(ref.id());
+        });
+        tools.network(ref, Stage.READY, "orchardway", "eleven-russets", LOW, WifiSecurity.WPA2);
+        long camera = tools.camera(ref, Stage.READY, "Front eye", "dunmark-post", new CameraPose(2.4, -0.35, 2.4, 226, 16),
+                new Camera.Settings(12, 30, 64, 24, 3, 0.7, 90));
+        join(ref, camera, "PO-50344-B", "Front eye");
+        long owner = tools.person(ref, "Lisbet Peverell", "lisbet@peverell.example", Access.Tie.LIVES_HERE, null);
+        tools.changes.run(ref, Stage.SHARE, () -> {
+            tools.cameras.markMounted(ref.id(), camera);
+            tools.cameras.charged(ref.id(), camera, today.minusDays(20));
+            tools.access.grant(ref.id(), owner, camera, Access.Role.OWNER, null);
+        });
+        for (TrialRepository.Kind kind : TrialRepository.Kind.values()) {
+            long trial = trials.begin(ref, camera, kind);
+            trials.confirm(ref, trial, true, kind == TrialRepository.Kind.LIVE_HOME ? Optional.of(-54.0) : Optional.empty());
+        }
+        tools.changes.run(ref, Stage.PROVE, () -> trialRows.sign(ref.id(), "Lisbet Peverell",
+                "M60 96L72 60L84 40L90 70L96 98L120 98M140 96L150 70L160 96L170 74L182 96L196 72L210 98L240 88L270 96L330 90"));
+        handOver.handOver(ref);
+        log.add(ref.id(), camera, LogRepository.Kind.NOTE, "Handed over, all tests passed.", today.minusDays(20), "Jory Penhale");
+    }
+
+    private void frontDoor(HouseholdRef ref) {
+        tools.changes.run(ref, Stage.BRIEF, () -> {
+            tools.promises.makeOut(ref.id(), DetailLevel.RECOGNISE, "front-door", Light.BOTH);
+            tools.promises.neverShows(ref.id(), "next-door");
+        });
+    }
+
+    /** Joins a camera on the bench, the plain way, step by step. */
+    private void join(HouseholdRef ref, long camera, String serial, String name) {
+        long run = runs.start(ref, camera, PairingMethod.Way.HOTSPOT, true);
+        runs.handsOn(ref, run);
+        runs.skipAhead(ref, run);
+        runs.answer(ref, run, "power", "ready");
+        runs.handsOn(ref, run);
+        runs.answer(ref, run, "hotspot", "on-hotspot");
+        runs.handsOn(ref, run);
+        runs.answer(ref, run, "details", "joining");
+        runs.skipAhead(ref, run);
+        runs.answer(ref, run, "joining", "joined");
+        runs.handsOn(ref, run);
+        runs.answer(ref, run, "phone-home", "live");
+        runs.fill(ref, run, "password", new Form(Map.of("devicePassword", "Lamp-" + serial.substring(3, 8) + "-oak")));
+        runs.fill(ref, run, "sticker", new Form(Map.of("serial", serial, "stickerKept", "inside the guide, in the kitchen drawer")));
+        runs.fill(ref, run, "name", new Form(Map.of("cameraName", name)));
+    }
+}

@@ -1,0 +1,61 @@
+package roofnest.app.demo;
+
+import java.time.LocalDate;
+import java.util.Set;
+
+import org.springframework.stereotype.Component;
+
+import roofnest.app.firm.Staff;
+import roofnest.app.web.HouseholdRef;
+import roofnest.core.access.Access;
+import roofnest.core.catalogue.Band;
+import roofnest.core.catalogue.WifiSecurity;
+import roofnest.core.judge.Camera;
+import roofnest.core.promise.DetailLevel;
+import roofnest.core.promise.Light;
+import roofnest.core.promise.Stage;
+import roofnest.core.view.CameraPose;
+
+/** The main household: a stone house beside a mill race, briefed and sketched, its camera not quite in the right spot. */
+@Component
+class DemoQuiller {
+    private final DemoTools tools;
+
+    DemoQuiller(DemoTools tools) {
+        this.tools = tools;
+    }
+
+    void make(Staff staff, LocalDate today) {
+        HouseholdRef ref = tools.household(staff, "Quiller", "9 Weir Steps", today.plusDays(2), "survey and install, 2 h 10 min");
+        tools.plan(ref, "weir-steps");
+        tools.changes.run(ref, Stage.BRIEF, () -> {
+            tools.promises.makeOut(ref.id(), DetailLevel.RECOGNISE, "river-stairs", Light.BOTH);
+            tools.promises.neverShows(ref.id(), "landing");
+            tools.promises.keepsDays(ref.id(), 14);
+            tools.promises.alertWithin(ref.id(), 6);
+            tools.households.setNotes(ref.id(), """
+                    Stone house, two storeys, walls half a metre. Router in the kitchen, one name for both bands.
+                    Two phones: Ida's joins a camera's network by one tap, Bram's only through its settings.
+                    A Post hung by the lane door until spring; it is to watch the river stairs now.
+                    Bram's mother Hesper wants to look in on her tablet, nothing more. The lodger left in April.""");
+        });
+        long camera = tools.camera(ref, Stage.SURVEY, "Camera 1", "dunmark-post", new CameraPose(11.4, 2.0, 2.4, 121, 12),
+                new Camera.Settings(15, 20, 64, 46, 5, 0.55, 90));
+        tools.network(ref, Stage.SURVEY, "Mühle & Wehr", "Flußlauf 9 Stufen", Set.of(Band.GHZ_2_4, Band.GHZ_5), WifiSecurity.WPA2_WPA3);
+        tools.changes.run(ref, Stage.SURVEY, () -> {
+            tools.networks.addOtherThing(ref.id(), "phones and tablets", 4);
+            tools.networks.addOtherThing(ref.id(), "television and loudspeakers", 3);
+            tools.networks.addOtherThing(ref.id(), "hive scales", 1);
+            tools.networks.addOtherThing(ref.id(), "printer", 1);
+            long ida = tools.person(ref, "Ida Quiller", "ida@quiller.example", Access.Tie.LIVES_HERE, null);
+            tools.person(ref, "Bram Quiller", "bram@quiller.example", Access.Tie.LIVES_HERE, null);
+            tools.person(ref, "Hesper Quiller", "hesper@quiller.example", Access.Tie.LIVES_HERE, null);
+            long lodger = tools.person(ref, "Corin Ashdown", "corin@ashdown.example", Access.Tie.LEFT,
+                    LocalDate.of(today.getYear(), 4, 12));
+            long jory = tools.person(ref, staff.name(), staff.email(), Access.Tie.FIRM, null);
+            tools.access.grant(ref.id(), ida, camera, Access.Role.OWNER, null);
+            tools.access.grant(ref.id(), lodger, camera, Access.Role.VIEWER, null);
+            tools.access.grant(ref.id(), jory, camera, Access.Role.MANAGER, null);
+        });
+    }
+}

@@ -1,0 +1,86 @@
+package roofnest.app.demo;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.Set;
+
+import org.springframework.stereotype.Component;
+
+import roofnest.app.brief.PromiseRepository;
+import roofnest.app.brief.ResidentRepository;
+import roofnest.app.firm.Staff;
+import roofnest.app.household.HouseholdChanges;
+import roofnest.app.household.HouseholdRepository;
+import roofnest.app.ready.NetworkRepository;
+import roofnest.app.share.AccessRepository;
+import roofnest.app.survey.CameraRepository;
+import roofnest.app.web.HouseholdRef;
+import roofnest.core.access.Access;
+import roofnest.core.catalogue.Band;
+import roofnest.core.catalogue.WifiSecurity;
+import roofnest.core.judge.Camera;
+import roofnest.core.network.HomeNetwork;
+import roofnest.core.plan.PlanDocument;
+import roofnest.core.plan.PlanRefused;
+import roofnest.core.promise.Stage;
+import roofnest.core.view.CameraPose;
+
+/** What the demo's households have in common in the making. */
+@Component
+class DemoTools {
+    final HouseholdRepository households;
+    final HouseholdChanges changes;
+    final CameraRepository cameras;
+    final PromiseRepository promises;
+    final ResidentRepository residents;
+    final NetworkRepository networks;
+    final AccessRepository access;
+    private final PlanDocument plans;
+
+    DemoTools(
+            HouseholdRepository households, HouseholdChanges changes, CameraRepository cameras, PromiseRepository promises,
+            ResidentRepository residents, NetworkRepository networks, AccessRepository access, PlanDocument plans) {
+        this.households = households;
+        this.changes = changes;
+        this.cameras = cameras;
+        this.promises = promises;
+        this.residents = residents;
+        this.networks = networks;
+        this.access = access;
+        this.plans = plans;
+    }
+
+    HouseholdRef household(Staff staff, String name, String address, LocalDate due, String dueWhat) {
+        return new HouseholdRef(households.add(staff.firmId(), name, address, due, dueWhat), staff);
+    }
+
+    void plan(HouseholdRef ref, String file) {
+        try (InputStream in = DemoTools.class.getResourceAsStream("/demo/plans/" + file + ".json")) {
+            String document = plans.write(plans.read(new String(in.readAllBytes(), StandardCharsets.UTF_8)));
+            changes.run(ref, Stage.BRIEF, () -> households.setPlan(ref.id(), document));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (PlanRefused e) {
+            throw new IllegalStateException("demo plan " + file, e);
+        }
+    }
+
+    long camera(HouseholdRef ref, Stage stage, String name, String model, CameraPose pose, Camera.Settings settings) {
+        return changes.make(ref, stage, () -> cameras.add(ref.id(), name, model, pose, settings));
+    }
+
+    void network(HouseholdRef ref, Stage stage, String name, String password, Set<Band> bands, WifiSecurity security) {
+        changes.run(ref, stage, () -> networks.save(ref.id(), new HomeNetwork(name, password, bands, security, false), 0, ref.by()));
+    }
+
+    long person(HouseholdRef ref, String name, String email, Access.Tie tie, LocalDate leftOn) {
+        return residents.add(ref.id(), name, email, tie, leftOn);
+    }
+
+    void reach(HouseholdRef ref, Stage stage) {
+        changes.run(ref, stage, () -> {});
+    }
+}

@@ -1,0 +1,61 @@
+package roofnest.app.demo;
+
+import java.time.Clock;
+import java.time.LocalDate;
+
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+
+import roofnest.app.firm.FirmRepository;
+import roofnest.app.firm.Hiring;
+import roofnest.app.firm.Role;
+import roofnest.app.firm.Staff;
+
+/** Loads the demo world into an empty database, once. */
+@Component
+@ConditionalOnProperty("roofnest.demo")
+class DemoWorld implements ApplicationRunner {
+    private static final Logger LOG = LoggerFactory.getLogger(DemoWorld.class);
+    private static final String PASSWORD = "weir steps nine";
+
+    private final FirmRepository firms;
+    private final Hiring hiring;
+    private final DemoQuiller quiller;
+    private final DemoNeighbours neighbours;
+    private final Clock clock;
+
+    DemoWorld(FirmRepository firms, Hiring hiring, DemoQuiller quiller, DemoNeighbours neighbours, Clock clock) {
+        this.firms = firms;
+        this.hiring = hiring;
+        this.quiller = quiller;
+        this.neighbours = neighbours;
+        this.clock = clock;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        if (!firms.isEmpty()) {
+            return;
+        }
+        LocalDate today = LocalDate.now(clock);
+        long ladderhall = hiring.foundFirm("Ladderhall", person("Tamsin Orrel", "tamsin@ladderhall.example", Role.OWNER));
+        hiring.hire(ladderhall, person("Jory Penhale", "jory@ladderhall.example", Role.INSTALLER));
+        hiring.hire(ladderhall, person("Wynn Castell", "wynn@ladderhall.example", Role.APPRENTICE));
+        hiring.hire(ladderhall, person("Odile Marsh", "odile@ladderhall.example", Role.OFFICE));
+        Staff jory = firms.findByEmail("jory@ladderhall.example").orElseThrow();
+        quiller.make(jory, today);
+        neighbours.make(jory, today);
+
+        long marram = hiring.foundFirm("Marram Lane", person("Petra Vayle", "petra@marramlane.example", Role.OWNER));
+        neighbours.makeOther(marram, firms.findByEmail("petra@marramlane.example").orElseThrow(), today);
+        LOG.info("The demo world is loaded");
+    }
+
+    private static Hiring.NewPerson person(String name, String email, Role role) {
+        return new Hiring.NewPerson(name, email, role, PASSWORD);
+    }
+}

@@ -1,0 +1,81 @@
+package roofnest.app.documents;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+
+import roofnest.app.household.Frame;
+import roofnest.app.household.Frames;
+import roofnest.app.prove.TrialRepository;
+import roofnest.app.secrets.SecretStore;
+import roofnest.app.survey.CameraRepository;
+import roofnest.app.web.HouseholdRef;
+import roofnest.core.promise.Stage;
+
+/** The pack for the household, and the sealed sheet that goes with it apart. */
+@Controller
+class PackController {
+    private final Frames frames;
+    private final CameraRepository cameras;
+    private final TrialRepository trials;
+    private final SecretStore secrets;
+    private final Pdf pdf;
+    private final Clock clock;
+
+    PackController(Frames frames, CameraRepository cameras, TrialRepository trials, SecretStore secrets, Pdf pdf, Clock clock) {
+        this.frames = frames;
+        this.cameras = cameras;
+        this.trials = trials;
+        this.secrets = secrets;
+        this.pdf = pdf;
+        this.clock = clock;
+    }
+
+    /** One line of the sealed sheet. */
+    public record Sealed(String what, String name, String password) {}
+
+    @GetMapping("/households/{household}/prove/pack.pdf")
+    ResponseEntity<byte[]> pack(HouseholdRef ref) {
+        Frame frame = frames.frame(ref, Stage.PROVE);
+        PackView view = PackView.of(frame, cameras.records(ref.id()), trials.of(ref.id()), trials.signature(ref.id()));
+        return file("hand-over-pack", ref, pdf.render("documents/pack", Map.of("pack", view, "frame", frame, "date", date())), "inline");
+    }
+
+    /** Opening the sheet is the logged act, so it is a POST and never cached. */
+    @PostMapping("/households/{household}/prove/sealed-sheet")
+    @PreAuthorize("hasAuthority('REVEAL')")
+    ResponseEntity<byte[]> sealedSheet(HouseholdRef ref) {
+        Frame frame = frames.frame(ref, Stage.PROVE);
+        List<Sealed> lines = new ArrayList<>();
+        Optional<String> wifi = secrets.revealWifiPassword(ref, "sealed sheet printed");
+        wifi.ifPresent(password -> lines.add(new Sealed("Wi-Fi", frame.facts().network().map(n -> n.name()).orElse(""), password)));
+        for (CameraRepository.Record camera : cameras.records(ref.id())) {
+            secrets.revealCameraPassword(ref, camera.id(), camera.camera().name(), "sealed sheet printed")
+                    .ifPresent(password -> lines.add(new Sealed("Camera", camera.camera().name(), password)));
+        }
+        return file("sealed-sheet", ref, pdf.render("documents/sealed-sheet", Map.of("lines", lines, "frame", frame, "date", date())), "attachment");
+    }
+
+    private String date() {
+        return LocalDate.now(clock).format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH));
+    }
+
+    private static ResponseEntity<byte[]> file(String name, HouseholdRef ref, byte[] content, String disposition) {
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
+                .header("Cache-Control", "no-store")
+                .header("Content-Disposition", disposition + "; filename=\"" + name + "-" + ref.id() + ".pdf\"")
+                .body(content);
+    }
+}

@@ -1,0 +1,88 @@
+package roofnest.app.documents;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+
+import roofnest.app.care.NextCharges;
+import roofnest.app.household.Frame;
+import roofnest.app.prove.TrialRepository;
+import roofnest.app.survey.CameraRepository;
+import roofnest.app.survey.PlanDrawing;
+import roofnest.app.survey.Svg;
+import roofnest.core.access.Access;
+import roofnest.core.judge.Camera;
+import roofnest.core.lang.Numbers;
+import roofnest.core.plan.HousePlan;
+import roofnest.core.plan.WallCrossings;
+import roofnest.core.promise.DetailLevel;
+import roofnest.core.view.Footprint;
+
+/** What the pack says of a household. */
+record PackView(
+        Optional<PlanDrawing> plan, List<OnPlan> onPlan, List<CameraSheet> cameras, List<AccessLine> access, List<NextCharges.Due> charges,
+        Optional<TrialRepository.Signature> signature, List<String> cautions) {
+    private static final double DAYLIGHT_M = 60;
+
+    /** @param footprint where someone can be told, as a path on the plan */
+    record OnPlan(int number, String name, double x, double y, String footprint) {}
+
+    record CameraSheet(int number, String name, String model, List<String[]> settings, List<String[]> tests, String reset) {}
+
+    record AccessLine(String person, String tie, String cameras) {}
+
+    static PackView of(
+            Frame frame, List<CameraRepository.Record> cameras, List<TrialRepository.Trial> trials, Optional<TrialRepository.Signature> signature) {
+        Optional<HousePlan> plan = frame.facts().plan();
+        List<OnPlan> onPlan = new ArrayList<>();
+        List<CameraSheet> sheets = new ArrayList<>();
+        for (CameraRepository.Record record : cameras) {
+            int number = sheets.size() + 1;
+            plan.ifPresent(p -> onPlan.add(onPlan(number, record.camera(), p)));
+            sheets.add(sheet(number, record, trials));
+        }
+        return new PackView(plan.map(p -> PlanDrawing.of(p, p.storeys().get(0))), onPlan, sheets, access(frame), NextCharges.of(frame), signature,
+                List.of("Cameras are not life-safety alarms. Smoke and carbon-monoxide alarms stay where they are.",
+                        "Recording sound, neighbours, tenants and staff is ruled differently from place to place. Ask locally, and put up signs where they are asked for.",
+                        "Lithium packs: the maker's charger only, never below freezing, never one that is swollen.",
+                        "Ladders: firm ground, three points of contact, never in lightning or high wind.",
+                        "Mains work outdoors is for a licensed electrician and the local code."));
+    }
+
+    private static OnPlan onPlan(int number, Camera camera, HousePlan plan) {
+        Footprint footprint = new Footprint(plan, new WallCrossings(plan), camera.model().lens(), camera.pose());
+        return new OnPlan(number, camera.name(), camera.pose().xM(), -camera.pose().yM(),
+                Svg.closed(footprint.outline(DetailLevel.DETECT, DAYLIGHT_M)));
+    }
+
+    private static CameraSheet sheet(int number, CameraRepository.Record record, List<TrialRepository.Trial> trials) {
+        Camera camera = record.camera();
+        List<String[]> settings = new ArrayList<>();
+        settings.add(new String[] {"Hangs at", Numbers.fixed(camera.pose().heightM(), 2) + " m, looks " + Numbers.fixed(camera.pose().headingDeg(), 0) + "°, tilt "
+                + Numbers.fixed(camera.pose().tiltDeg(), 0) + "°"});
+        settings.add(new String[] {"Clips", camera.settings().clipSeconds() + " s, then " + camera.settings().coolDownSeconds() + " s of rest"});
+        settings.add(new String[] {"Card", camera.settings().cardGb() == 0 ? "none" : camera.settings().cardGb() + " GB, in the camera"});
+        settings.add(new String[] {"Blacked out", camera.masked().isEmpty() ? "nothing" : camera.masked().size() + " cells of the picture"});
+        settings.add(new String[] {"Serial", record.serial() == null ? "not noted" : record.serial()});
+        settings.add(new String[] {"Sticker", record.stickerKept() == null ? camera.model().setUp().stickerPlace() : record.stickerKept()});
+        List<String[]> tests = new ArrayList<>();
+        Arrays.stream(TrialRepository.Kind.values()).forEach(kind -> trials.stream()
+                .filter(trial -> trial.cameraId() == camera.id() && trial.kind() == kind && trial.passed() != null)
+                .reduce((older, newer) -> newer)
+                .ifPresentOrElse(
+                        trial -> tests.add(new String[] {kind.title(), (trial.passed() ? "passed, " : "failed, ") + Numbers.fixed(trial.seconds(), 1) + " s"}),
+                        () -> tests.add(new String[] {kind.title(), "not tried"})));
+        return new CameraSheet(number, camera.name(), camera.model().fullName(), settings, tests, camera.model().setUp().reset());
+    }
+
+    private static List<AccessLine> access(Frame frame) {
+        Access access = frame.facts().access();
+        return access.people().stream()
+                .map(person -> new AccessLine(person.name(), person.tie().words(), frame.facts().cameras().stream()
+                        .flatMap(camera -> access.grant(person.id(), camera.id()).stream()
+                                .map(grant -> camera.name() + " (" + grant.role().words() + grant.until().map(u -> " until " + u).orElse("") + ")"))
+                        .reduce((a, b) -> a + ", " + b).orElse("none")))
+                .toList();
+    }
+}

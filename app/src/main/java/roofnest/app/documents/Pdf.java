@@ -1,0 +1,48 @@
+package roofnest.app.documents;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.Locale;
+import java.util.Map;
+
+import org.springframework.stereotype.Component;
+import org.thymeleaf.ITemplateEngine;
+import org.thymeleaf.context.Context;
+
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
+import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
+
+/** Renders a template as a tagged PDF with its fonts inside. */
+@Component
+class Pdf {
+    private final ITemplateEngine templates;
+
+    Pdf(ITemplateEngine templates) {
+        this.templates = templates;
+    }
+
+    byte[] render(String template, Map<String, Object> variables) {
+        String html = templates.process(template, new Context(Locale.ENGLISH, variables));
+        try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+            PdfRendererBuilder builder = new PdfRendererBuilder();
+            builder.withHtmlContent(html, null);
+            builder.usePdfUaAccessibility(true);
+            builder.useSVGDrawer(new BatikSVGDrawer());
+            builder.useFont(() -> font("Atkinson-400"), "Atkinson", 400, FontStyle.NORMAL, true);
+            builder.useFont(() -> font("Atkinson-700"), "Atkinson", 700, FontStyle.NORMAL, true);
+            builder.useFont(() -> font("ZillaSlab-600"), "Zilla", 600, FontStyle.NORMAL, true);
+            builder.toStream(out);
+            builder.run();
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static InputStream font(String name) {
+        return Pdf.class.getResourceAsStream("/fonts/" + name + ".ttf");
+    }
+}

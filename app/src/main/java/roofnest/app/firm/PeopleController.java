@@ -1,0 +1,61 @@
+package roofnest.app.firm;
+
+import java.util.Map;
+
+import org.springframework.http.HttpStatus;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+import jakarta.servlet.http.HttpServletResponse;
+
+import roofnest.app.web.Form;
+
+/** The firm's own people; only its owner adds to them. */
+@Controller
+class PeopleController {
+    private final FirmRepository firms;
+    private final Hiring hiring;
+
+    PeopleController(FirmRepository firms, Hiring hiring) {
+        this.firms = firms;
+        this.hiring = hiring;
+    }
+
+    @GetMapping("/people")
+    String people(@AuthenticationPrincipal Staff staff, Model model) {
+        return page(staff, model, Form.empty());
+    }
+
+    @PostMapping("/people")
+    @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
+    String hire(
+            @AuthenticationPrincipal Staff staff, @RequestParam Map<String, String> values, Model model,
+            HttpServletResponse response, RedirectAttributes flash) {
+        Form form = new Form(values);
+        Role role = form.choice("role", "a role", Role.class);
+        Hiring.NewPerson person = Hiring.read(form, role);
+        if (form.ok() && hiring.isTaken(person.email())) {
+            form.fault("email", "Somebody already signs in with this address. Use another.");
+        }
+        if (!form.ok()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(staff, model, form);
+        }
+        hiring.hire(staff.firmId(), person);
+        flash.addFlashAttribute("notice", person.name() + " can sign in now.");
+        return "redirect:/people";
+    }
+
+    private String page(Staff staff, Model model, Form form) {
+        model.addAttribute("form", form);
+        model.addAttribute("people", firms.peopleOf(staff.firmId()));
+        model.addAttribute("roles", Staff.roles());
+        return "people";
+    }
+}

@@ -1,0 +1,48 @@
+package roofnest.app.firm;
+
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.security.authentication.LockedException;
+import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
+
+/** Everything is closed but signing in, the first page, invitations, assets and the health check. */
+@Configuration
+@EnableMethodSecurity
+class SecurityConfig {
+    private static final String CONTENT_SECURITY_POLICY = String.join("; ",
+            "default-src 'none'", "script-src 'self'", "style-src 'self'", "img-src 'self' data:", "font-src 'self'",
+            "connect-src 'self'", "form-action 'self'", "base-uri 'none'", "frame-ancestors 'none'", "manifest-src 'self'");
+
+    @Bean
+    SecurityFilterChain security(HttpSecurity http) throws Exception {
+        http.authorizeHttpRequests(requests -> requests
+                .requestMatchers("/sign-in", "/first-firm", "/invitations/*", "/vendor/**", "/css/**", "/js/**", "/icon.svg", "/error").permitAll()
+                .requestMatchers("/actuator/health").permitAll()
+                .anyRequest().authenticated());
+        http.formLogin(form -> form
+                .loginPage("/sign-in").loginProcessingUrl("/sign-in").usernameParameter("email").defaultSuccessUrl("/", false)
+                .failureHandler((request, response, failure) -> {
+                    String email = request.getParameter("email") == null ? "" : request.getParameter("email");
+                    String why = failure instanceof LockedException ? "wait=" + failure.getMessage() : "wrong";
+                    response.sendRedirect("/sign-in?" + why + "&email=" + URLEncoder.encode(email, StandardCharsets.UTF_8));
+                }));
+        http.logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"));
+        http.headers(headers -> headers
+                .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_SECURITY_POLICY))
+                .referrerPolicy(policy -> policy.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)));
+        return http.build();
+    }
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+}

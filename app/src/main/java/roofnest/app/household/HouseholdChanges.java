@@ -1,0 +1,44 @@
+package roofnest.app.household;
+
+import java.util.function.Supplier;
+
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+import roofnest.app.web.HouseholdRef;
+import roofnest.core.judge.HouseholdJudge;
+import roofnest.core.promise.Stage;
+
+/**
+ * The one way in which a household is changed: alone, as a whole or not at all, and judged again before anyone sees it.
+ */
+@Service
+public class HouseholdChanges {
+    private final HouseholdRepository households;
+    private final FactsLoader facts;
+    private final FindingRepository findings;
+
+    HouseholdChanges(HouseholdRepository households, FactsLoader facts, FindingRepository findings) {
+        this.households = households;
+        this.facts = facts;
+        this.findings = findings;
+    }
+
+    /** Makes the change of a stage's work, which the household has then reached. */
+    @Transactional
+    public <T> T make(HouseholdRef ref, Stage stage, Supplier<T> change) {
+        households.lock(ref.id());
+        T result = change.get();
+        households.reach(ref.id(), stage);
+        findings.replace(ref.id(), HouseholdJudge.judge(facts.load(ref.id())));
+        return result;
+    }
+
+    @Transactional
+    public void run(HouseholdRef ref, Stage stage, Runnable change) {
+        make(ref, stage, () -> {
+            change.run();
+            return null;
+        });
+    }
+}

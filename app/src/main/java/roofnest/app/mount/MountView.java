@@ -1,0 +1,84 @@
+package roofnest.app.mount;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+import roofnest.app.household.Frame;
+import roofnest.app.survey.CameraRepository;
+import roofnest.core.judge.Camera;
+import roofnest.core.lang.Numbers;
+import roofnest.core.mount.CableRun;
+import roofnest.core.mount.Fixings;
+import roofnest.core.mount.HeightChoice;
+import roofnest.core.plan.HousePlan;
+import roofnest.core.plan.Place;
+import roofnest.core.plan.Segments;
+import roofnest.core.plan.Wall;
+import roofnest.core.promise.Promise;
+import roofnest.core.promise.Unit;
+import roofnest.core.view.Sightline;
+
+/**
+ * How one camera is hung.
+ *
+ * @param place that its heights are weighed against; empty without a plan
+ */
+record MountView(
+        CameraRepository.Record record, String place, List<HeightRow> heights, String wall, Optional<Fixings> fixings,
+        Optional<CableRun> cable, List<String> cautions) {
+    private static final double ON_THE_WALL_M = 1;
+
+    /** @param verdict what this height gains and loses, in a few words */
+    record HeightRow(
+            String height, double heightM, String face, String density, String blind, boolean outOfReach, boolean chosen, String standing,
+            String verdict) {}
+
+    static MountView of(Frame frame, CameraRepository.Record record) {
+        Camera camera = record.camera();
+        Optional<HousePlan> plan = frame.facts().plan();
+        Optional<Place> watched = plan.flatMap(p -> frame.facts().written().stream()
+                .filter(Promise.MakeOut.class::isInstance).map(Promise.MakeOut.class::cast)
+                .flatMap(promise -> p.place(promise.placeId()).stream())
+                .min(java.util.Comparator.comparingDouble(place -> place.at().distanceM(camera.pose().onPlan()))));
+        List<HeightRow> heights = watched.map(place -> HeightChoice.forPlace(camera.model().lens(), camera.pose(), place).stream()
+                .map(choice -> row(choice, camera)).toList()).orElse(List.of());
+        Optional<Wall> wall = plan.flatMap(p -> p.nearestWall(camera.pose().onPlan()))
+                .filter(near -> Segments.distanceM(camera.pose().onPlan(), near.from(), near.to()) <= ON_THE_WALL_M);
+        Optional<Fixings> fixings = wall.map(near -> Fixings.into(near.material(), camera.model().mount()));
+        return new MountView(record, watched.map(Place::name).orElse(""), heights,
+                wall.map(near -> near.material().words() + " wall").orElse("no wall within " + Numbers.fixed(ON_THE_WALL_M, 0) + " m"),
+                fixings, plan.flatMap(p -> CableRun.toNearestSocket(p, camera.model().power(), camera.pose())), cautions(camera, fixings));
+    }
+
+    private static HeightRow row(HeightChoice choice, Camera camera) {
+        boolean chosen = Math.abs(choice.heightM() - camera.pose().heightM()) < 0.06;
+        boolean good = choice.faceAngleDeg() <= Sightline.GOOD_FACE_DEG;
+        boolean usable = choice.faceAngleDeg() <= Sightline.USABLE_FACE_DEG;
+        String verdict = (!choice.inFrame() ? "place leaves the picture" : good ? "faces seen well" : usable ? "faces usable" : "caps hide faces")
+                + (choice.outOfReach() ? ", out of reach" : ", within reach");
+        String standing = !usable || !choice.inFrame() ? "broken" : choice.outOfReach() && good ? "kept" : "thin";
+        return new HeightRow(Unit.METRES.format(choice.heightM()), choice.heightM(), Unit.DEGREES.format(choice.faceAngleDeg()),
+                Unit.PX_PER_M.format(choice.densityPxPerM()),
+                Double.isInfinite(choice.blindGroundM()) ? "all" : Unit.METRES.format(choice.blindGroundM()),
+                choice.outOfReach(), chosen, standing, verdict);
+    }
+
+    private static List<String> cautions(Camera camera, Optional<Fixings> fixings) {
+        List<String> cautions = new ArrayList<>();
+        if (camera.pose().heightM() > 2) {
+            cautions.add("Ladder on firm, level ground, tied or footed; three points of contact. Stop in lightning or high wind.");
+        }
+        fixings.ifPresent(f -> cautions.addAll(f.cautions()));
+        if (camera.model().power().onBattery()) {
+            cautions.add("Lithium pack: the maker's charger only, never below freezing, never one that is swollen.");
+        } else {
+            cautions.add("No socket near? Mains work outdoors is for a licensed electrician and the local code.");
+            cautions.add("Drip loop before the hole, hole sealed, adapter and joints kept dry.");
+        }
+        if (!camera.model().mount().outdoors()) {
+            cautions.add("This model is for indoors. Keep cords at least a metre from a cot.");
+        }
+        return cautions;
+    }
+}

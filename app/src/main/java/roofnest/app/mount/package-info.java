@@ -1,0 +1,2 @@
+/** Stage 5: height, fixings and cable. */
+package roofnest.app.mount;

@@ -1,0 +1,134 @@
+package roofnest.app.prove;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Pattern;
+
+import org.springframework.http.HttpStatus;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+import jakarta.servlet.http.HttpServletResponse;
+
+import roofnest.app.household.Frame;
+import roofnest.app.household.Frames;
+import roofnest.app.household.HouseholdChanges;
+import roofnest.app.secrets.SecretStore;
+import roofnest.app.survey.CameraRepository;
+import roofnest.app.web.BadInput;
+import roofnest.app.web.Form;
+import roofnest.app.web.HouseholdRef;
+import roofnest.core.promise.Stage;
+
+@Controller
+class ProveController {
+    private static final Pattern STROKES = Pattern.compile("(M-?[0-9]{1,4} -?[0-9]{1,4}(L-?[0-9]{1,4} -?[0-9]{1,4})*)+");
+    private static final int LEAST_STROKES = 30;
+    private static final int MOST_STROKES = 40_000;
+
+    private final Frames frames;
+    private final Trials trials;
+    private final TrialRepository trialRows;
+    private final CameraRepository cameras;
+    private final HouseholdChanges changes;
+    private final HandOver handOver;
+    private final SecretStore secrets;
+
+    ProveController(
+            Frames frames, Trials trials, TrialRepository trialRows, CameraRepository cameras, HouseholdChanges changes, HandOver handOver,
+            SecretStore secrets) {
+        this.frames = frames;
+        this.trials = trials;
+        this.trialRows = trialRows;
+        this.cameras = cameras;
+        this.changes = changes;
+        this.handOver = handOver;
+        this.secrets = secrets;
+    }
+
+    @GetMapping("/households/{household}/prove")
+    String prove(HouseholdRef ref, Model model) {
+        return page(ref, model, Form.empty());
+    }
+
+    @PostMapping("/households/{household}/prove/{camera}/trials")
+    String begin(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam String kind) {
+        TrialRepository.Kind named = Arrays.stream(TrialRepository.Kind.values()).filter(k -> k.name().equals(kind)).findFirst()
+                .orElseThrow(() -> new BadInput("There is no such test."));
+        return "redirect:" + ref.path() + "/prove/trials/" + trials.begin(ref, cameraId, named);
+    }
+
+    @GetMapping("/households/{household}/prove/trials/{trial}")
+    String trial(HouseholdRef ref, @PathVariable("trial") long trialId, Model model) {
+        return trialPage(ref, trialId, model, Form.empty());
+    }
+
+    @PostMapping("/households/{household}/prove/trials/{trial}/confirm")
+    String confirm(
+            HouseholdRef ref, @PathVariable("trial") long trialId, @RequestParam Map<String, String> values, Model model,
+            HttpServletResponse response) {
+        Form form = new Form(values);
+        boolean passed = form.raw("passed").equals("true");
+        Optional<Double> signal = passed && form.has("signalDbm")
+                ? Optional.of(form.decimal("signalDbm", "the signal that the app shows,", -100, -10, "dBm")) : Optional.empty();
+        if (!form.ok()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return trialPage(ref, trialId, model, form);
+        }
+        trials.confirm(ref, trialId, passed, signal);
+        return "redirect:" + ref.path() + "/prove";
+    }
+
+    @PostMapping("/households/{household}/prove/signature")
+    String sign(HouseholdRef ref, @RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
+        Form form = new Form(values);
+        String name = form.text("signer", "the name of whoever signs", 80);
+        String strokes = form.raw("strokes");
+        if (strokes.length() < LEAST_STROKES || strokes.length() > MOST_STROKES || !STROKES.matcher(strokes).matches()) {
+            form.fault("strokes", "Sign in the box with a finger, a pen or the mouse.");
+        }
+        if (!form.ok()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(ref, model, form);
+        }
+        changes.run(ref, Stage.PROVE, () -> trialRows.sign(ref.id(), name, strokes));
+        return "redirect:" + ref.path() + "/prove";
+    }
+
+    @PostMapping("/households/{household}/prove/hand-over")
+    @PreAuthorize("hasAuthority('HAND_OVER')")
+    String handOver(HouseholdRef ref, Model model, HttpServletResponse response, RedirectAttributes flash) {
+        List<String> missing = handOver.missing(frames.frame(ref, Stage.PROVE));
+        if (!missing.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(ref, model, Form.empty());
+        }
+        handOver.handOver(ref);
+        flash.addFlashAttribute("notice", "Handed over. The firm's own access to the cameras has ended.");
+        return "redirect:" + ref.path() + "/care";
+    }
+
+    private String page(HouseholdRef ref, Model model, Form form) {
+        Frame frame = frames.frame(ref, Stage.PROVE, model);
+        model.addAttribute("form", form);
+        model.addAttribute("prove", ProveView.of(frame, cameras.records(ref.id()), trialRows.of(ref.id()), trialRows.signature(ref.id())));
+        model.addAttribute("missing", handOver.missing(frame));
+        model.addAttribute("reveals", secrets.reveals(ref.id()));
+        return "prove";
+    }
+
+    private String trialPage(HouseholdRef ref, long trialId, Model model, Form form) {
+        frames.frame(ref, Stage.PROVE, model);
+        model.addAttribute("form", form);
+        model.addAttribute("trial", TrialView.of(trials.running(ref, trialId)));
+        return "trial";
+    }
+}

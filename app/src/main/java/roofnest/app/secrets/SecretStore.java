@@ -1,0 +1,109 @@
+package roofnest.app.secrets;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Optional;
+
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+import roofnest.app.web.HouseholdRef;
+
+/** The sealed store of a household. Rules that only compare read silently; whatever a person gets to see is logged. */
+@Repository
+public class SecretStore {
+    private final JdbcClient jdbc;
+    private final Sealer sealer;
+    private final Clock clock;
+
+    SecretStore(JdbcClient jdbc, Sealer sealer, Clock clock) {
+        this.jdbc = jdbc;
+        this.sealer = sealer;
+        this.clock = clock;
+    }
+
+    /** One look at a secret. */
+    public record Reveal(String what, String by, OffsetDateTime at) {}
+
+    public void sealWifiPassword(long householdId, String password, String by) {
+        seal(householdId, "WIFI_PASSWORD", null, password, by);
+    }
+
+    public void sealCameraPassword(long householdId, long cameraId, String password, String by) {
+        seal(householdId, "CAMERA_PASSWORD", cameraId, password, by);
+    }
+
+    /** For the rules, which judge a password without showing it. */
+    public Optional<String> wifiPasswordForRules(long householdId) {
+        return open(householdId, "WIFI_PASSWORD", null);
+    }
+
+    public Optional<String> revealWifiPassword(HouseholdRef ref, String why) {
+        Optional<String> password = open(ref.id(), "WIFI_PASSWORD", null);
+        password.ifPresent(p -> log(ref, "Wi-Fi password: " + why));
+        return password;
+    }
+
+    public Optional<String> revealCameraPassword(HouseholdRef ref, long cameraId, String cameraName, String why) {
+        Optional<String> password = open(ref.id(), "CAMERA_PASSWORD", cameraId);
+        password.ifPresent(p -> log(ref, "password of " + cameraName + ": " + why));
+        return password;
+    }
+
+    public List<Reveal> reveals(long householdId) {
+        return jdbc.sql("""
+                select what, by_name, at
+                from secret_reveal
+                where household_id = :householdId
+                order by at desc, id desc
+                """)
+                .param("householdId", householdId)
+                .query((row, n) -> new Reveal(row.getString("what"), row.getString("by_name"), row.getObject("at", OffsetDateTime.class)))
+                .list();
+    }
+
+    private void seal(long householdId, String kind, Long cameraId, String secret, String by) {
+        jdbc.sql("""
+                insert into secret (household_id, kind, camera_id, sealed, sealed_at, sealed_by)
+                values (:householdId, :kind, :cameraId, :sealed, :now, :by)
+                on conflict (household_id, kind, coalesce(camera_id, 0))
+                do update set sealed = excluded.sealed, sealed_at = excluded.sealed_at, sealed_by = excluded.sealed_by
+                """)
+                .param("householdId", householdId)
+                .param("kind", kind)
+                .param("cameraId", cameraId, java.sql.Types.BIGINT)
+                .param("sealed", sealer.seal(secret, belongsTo(householdId, kind, cameraId)))
+                .param("now", OffsetDateTime.now(clock))
+                .param("by", by)
+                .update();
+    }
+
+    private Optional<String> open(long householdId, String kind, Long cameraId) {
+        return jdbc.sql("""
+                select sealed from secret
+                where household_id = :householdId and kind = :kind and coalesce(camera_id, 0) = coalesce(:cameraId, 0)
+                """)
+                .param("householdId", householdId)
+                .param("kind", kind)
+                .param("cameraId", cameraId, java.sql.Types.BIGINT)
+                .query(byte[].class).optional()
+                .map(sealed -> sealer.open(sealed, belongsTo(householdId, kind, cameraId)));
+    }
+
+    private static String belongsTo(long householdId, String kind, Long cameraId) {
+        return "household " + householdId + " " + kind + (cameraId == null ? "" : " camera " + cameraId);
+    }
+
+    private void log(HouseholdRef ref, String what) {
+        jdbc.sql("""
+                insert into secret_reveal (household_id, what, by_name, at)
+                values (:householdId, :what, :by, :now)
+                """)
+                .param("householdId", ref.id())
+                .param("what", what)
+                .param("by", ref.by())
+                .param("now", OffsetDateTime.now(clock))
+                .update();
+    }
+}

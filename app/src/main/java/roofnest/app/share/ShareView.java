@@ -1,0 +1,47 @@
+package roofnest.app.share;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+import roofnest.app.brief.ResidentRepository;
+import roofnest.app.household.Frame;
+import roofnest.core.access.Access;
+import roofnest.core.judge.Camera;
+
+/** People by cameras. */
+record ShareView(List<Column> cameras, List<Row> rows, List<Access.Role> roles) {
+    record Column(long id, String name, String model, String how) {}
+
+    /**
+     * @param flag why this person's access has to end; empty when it may stay
+     * @param invitation how far their invitation is
+     */
+    record Row(long id, String name, String email, String tie, String flag, String invitation, boolean canInvite, List<Cell> cells) {}
+
+    record Cell(long cameraId, String role, String until) {}
+
+    static ShareView of(Frame frame, List<ResidentRepository.Resident> residents, Map<Long, String> invitations) {
+        Access access = frame.facts().access();
+        List<Camera> cameras = frame.facts().cameras();
+        Map<Long, String> flags = access.intruders(frame.facts().today(), frame.facts().handedOver()).stream()
+                .collect(java.util.stream.Collectors.toMap(intruder -> intruder.person().id(), Access.Intruder::why));
+        List<Row> rows = residents.stream().map(resident -> row(resident, access, cameras, flags, invitations)).toList();
+        return new ShareView(cameras.stream().map(camera -> new Column(
+                camera.id(), camera.name(), camera.model().fullName(), camera.model().sharing().words())).toList(), rows, List.of(Access.Role.values()));
+    }
+
+    private static Row row(
+            ResidentRepository.Resident resident, Access access, List<Camera> cameras, Map<Long, String> flags, Map<Long, String> invitations) {
+        List<Cell> cells = cameras.stream().map(camera -> {
+            Optional<Access.Grant> grant = access.grant(resident.id(), camera.id());
+            return new Cell(camera.id(), grant.map(g -> g.role().name()).orElse(""),
+                    grant.flatMap(Access.Grant::until).map(Object::toString).orElse(""));
+        }).toList();
+        boolean hasAccess = cells.stream().anyMatch(cell -> !cell.role().isEmpty());
+        String tie = resident.leftOn() == null ? resident.tie().words() : "left on " + resident.leftOn();
+        return new Row(resident.id(), resident.name(), resident.email(), tie, flags.getOrDefault(resident.id(), ""),
+                invitations.getOrDefault(resident.id(), ""),
+                hasAccess && !resident.email().isBlank() && resident.tie() != Access.Tie.LEFT && resident.tie() != Access.Tie.FIRM, cells);
+    }
+}

@@ -1,0 +1,2 @@
+/** Stage 7: who may look and who may change. */
+package roofnest.app.share;

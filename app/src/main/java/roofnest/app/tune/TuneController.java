@@ -1,0 +1,88 @@
+package roofnest.app.tune;
+
+import java.util.List;
+import java.util.Map;
+
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+import jakarta.servlet.http.HttpServletResponse;
+
+import roofnest.app.household.Frame;
+import roofnest.app.household.Frames;
+import roofnest.app.household.HouseholdChanges;
+import roofnest.app.survey.CameraRepository;
+import roofnest.app.web.Form;
+import roofnest.app.web.HouseholdRef;
+import roofnest.app.web.StaleEdit;
+import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.judge.Camera;
+import roofnest.core.judge.HouseholdJudge;
+import roofnest.core.promise.Stage;
+
+@Controller
+class TuneController {
+    private final Frames frames;
+    private final HouseholdChanges changes;
+    private final CameraRepository cameras;
+
+    TuneController(Frames frames, HouseholdChanges changes, CameraRepository cameras) {
+        this.frames = frames;
+        this.changes = changes;
+        this.cameras = cameras;
+    }
+
+    @GetMapping("/households/{household}/tune")
+    String tune(HouseholdRef ref, @RequestParam(required = false) Long camera, Model model) {
+        return page(ref, camera, model, Form.empty());
+    }
+
+    @PostMapping("/households/{household}/tune/{camera}")
+    String save(
+            HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam Map<String, String> values, Model model,
+            HttpServletResponse response) {
+        Form form = new Form(values);
+        CameraRepository.Record record = cameras.get(ref.id(), cameraId);
+        int version = form.version();
+        Camera.Settings settings = read(form, record.camera().model());
+        if (!form.ok()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(ref, cameraId, model, form);
+        }
+        try {
+            changes.run(ref, Stage.TUNE, () -> cameras.tune(ref.id(), cameraId, settings, null, version));
+        } catch (StaleEdit stale) {
+            response.setStatus(HttpStatus.CONFLICT.value());
+            model.addAttribute("stale", stale.getMessage() + " What you typed is still here; save again to put it over theirs.");
+            form.put("version", String.valueOf(stale.currentVersion()));
+            return page(ref, cameraId, model, form);
+        }
+        return "redirect:" + ref.path() + "/tune?camera=" + cameraId;
+    }
+
+    private static Camera.Settings read(Form form, DeviceModel model) {
+        int clip = form.whole("clipSeconds", "a clip length", model.recording().clipMinSeconds(), model.recording().clipMaxSeconds(), "s");
+        int coolDown = form.whole("coolDownSeconds", "a cool-down", 0, 3600, "s");
+        int card = form.whole("cardGb", "a card size", 0, model.recording().cardMaxGb(), "GB");
+        double visits = form.decimal("visitsPerDay", "visits a day", 0, 2000, "a day");
+        double live = form.decimal("liveMinutes", "live minutes a day", 0, 1440, "min");
+        double sky = model.power().panelW() > 0 ? form.decimal("openSky", "how much open sky the panel has,", 0, 100, "%") / 100 : 0;
+        int charge = model.power().onBattery() ? form.whole("chargeEveryDays", "how often it is charged,", 0, 365, "days") : 0;
+        return form.ok() ? new Camera.Settings(clip, coolDown, card, visits, live, sky, charge) : Camera.Settings.DEFAULT;
+    }
+
+    private String page(HouseholdRef ref, Long cameraId, Model model, Form form) {
+        Frame frame = frames.frame(ref, Stage.TUNE, model);
+        List<CameraRepository.Record> all = cameras.records(ref.id());
+        model.addAttribute("form", form);
+        model.addAttribute("cameras", all);
+        all.stream().filter(record -> cameraId == null || record.id() == cameraId).findFirst()
+                .ifPresent(record -> model.addAttribute("tune", TuneView.of(frame, record, new HouseholdJudge(frame.facts().plan()))));
+        return "tune";
+    }
+}

@@ -1,0 +1,89 @@
+package roofnest.app.tune;
+
+import java.time.format.TextStyle;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+import roofnest.app.household.Frame;
+import roofnest.app.survey.CameraRepository;
+import roofnest.core.footage.Retention;
+import roofnest.core.judge.Camera;
+import roofnest.core.judge.HouseholdJudge;
+import roofnest.core.lang.Numbers;
+import roofnest.core.power.BatteryYear;
+import roofnest.core.promise.Unit;
+
+/** One camera's settings with what they come to. */
+record TuneView(CameraRepository.Record record, List<Figure> figures, Optional<Year> year) {
+    /** @param why where the figure comes from */
+    record Figure(String what, String value, String why) {}
+
+    /**
+     * The year's charge as a line, on a field of {@link #WIDTH} × {@link #HEIGHT}.
+     *
+     * @param warnY where the model warns
+     */
+    record Year(String line, String area, double warnY, String warn, List<Tick> months, List<Month> lows, double lowestX, double lowestY, String lowest) {
+        static final double WIDTH = 720;
+        static final double HEIGHT = 220;
+    }
+
+    record Tick(double x, String label) {}
+
+    record Month(String name, String low, String standing) {}
+
+    static TuneView of(Frame frame, CameraRepository.Record record, HouseholdJudge judge) {
+        Camera camera = record.camera();
+        List<Figure> figures = new ArrayList<>();
+        figures.add(new Figure("clips a day", Numbers.fixed(camera.settings().clipsPerDay(), 0),
+                Numbers.plain(camera.settings().visitsPerDay()) + " visits, less those that fall into a clip or its cool-down"));
+        if (camera.settings().cardGb() > 0) {
+            Retention kept = HouseholdJudge.retention(camera);
+            figures.add(new Figure("kept on the card", kept.days() >= 365 ? "a year or more" : Unit.DAYS.format(kept.days()),
+                    Numbers.fixed(kept.clipsWorstWeek(), 0) + " clips in a bad week, " + Numbers.fixed(kept.gbPerDay(), 2) + " GB a day, "
+                            + Numbers.fixed(100 * Retention.USABLE_SHARE, 0) + " % of the card usable"));
+        }
+        figures.add(new Figure("one clip", Numbers.fixed(Retention.clipMb(camera.settings().clipSeconds(), camera.model().recording().bitrateMbps()), 1) + " MB",
+                camera.settings().clipSeconds() + " s at " + Numbers.plain(camera.model().recording().bitrateMbps()) + " Mbit/s"));
+        Optional<Year> year = Optional.empty();
+        if (camera.model().power().onBattery()) {
+            BatteryYear.Outcome outcome = judge.batteryYear(frame.facts(), camera);
+            figures.add(new Figure("uses a day", Numbers.fixed(outcome.drawMahPerDay(), 0) + " mAh",
+                    "standby, clips, live view and light, of a " + Numbers.fixed(camera.model().power().capacityMah(), 0) + " mAh pack"));
+            year = Optional.of(year(outcome, camera));
+        }
+        return new TuneView(record, figures, year);
+    }
+
+    private static Year year(BatteryYear.Outcome outcome, Camera camera) {
+        StringBuilder line = new StringBuilder();
+        List<Tick> months = new ArrayList<>();
+        int n = outcome.days().size();
+        double lowestX = 0;
+        for (int i = 0; i < n; i++) {
+            BatteryYear.Day day = outcome.days().get(i);
+            double x = Year.WIDTH * i / (n - 1);
+            line.append(i == 0 ? 'M' : 'L').append(String.format(Locale.ROOT, "%.1f %.1f", x, y(day.percent())));
+            if (day.date().getDayOfMonth() == 1) {
+                months.add(new Tick(x, day.date().getMonth().getDisplayName(TextStyle.SHORT, Locale.ENGLISH)));
+            }
+            if (day.equals(outcome.lowest())) {
+                lowestX = x;
+            }
+        }
+        double warn = camera.model().power().warnPercent();
+        List<Month> lows = outcome.lowestByMonth().stream().map(day -> new Month(
+                day.date().getMonth().getDisplayName(TextStyle.SHORT, Locale.ENGLISH), Unit.PERCENT.format(day.percent()),
+                day.percent() < warn ? "broken" : day.percent() < warn + 10 ? "thin" : "kept")).toList();
+        return new Year(line.toString(), line + "L" + Year.WIDTH + " " + Year.HEIGHT + "L0 " + Year.HEIGHT + "Z", y(warn),
+                "warns at " + Unit.PERCENT.format(warn), months, lows, lowestX, y(outcome.lowest().percent()),
+                Unit.PERCENT.format(outcome.lowest().percent()) + " on " + outcome.lowest().date().getDayOfMonth() + " "
+                        + outcome.lowest().date().getMonth().getDisplayName(TextStyle.SHORT, Locale.ENGLISH));
+    }
+
+    private static double y(double percent) {
+        return Year.HEIGHT * (1 - percent / 100);
+    }
+}

@@ -1,0 +1,72 @@
+package roofnest.app.web;
+
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.web.ErrorResponse;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.servlet.ModelAndView;
+
+import jakarta.servlet.http.HttpServletRequest;
+
+/**
+ * Errors, mapped once: a page in plain words for a browser, an RFC 9457 problem for a script. Nothing of the inside is
+ * shown; what was not foreseen is logged.
+ */
+@ControllerAdvice
+class Problems {
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    @ExceptionHandler
+    Object noSuchPage(NoSuchPage e, HttpServletRequest request) {
+        return answer(request, HttpStatus.NOT_FOUND, "There is nothing at this address",
+                "It was moved, taken out, or belongs to somebody else. Go back to the households and look for it there.");
+    }
+
+    @ExceptionHandler
+    Object stale(StaleEdit e, HttpServletRequest request) {
+        return answer(request, HttpStatus.CONFLICT, "Somebody else saved this meanwhile",
+                e.getMessage() + " Nothing of yours was saved. Open it again to see theirs, then make your change.");
+    }
+
+    @ExceptionHandler
+    Object badInput(BadInput e, HttpServletRequest request) {
+        return answer(request, HttpStatus.UNPROCESSABLE_CONTENT, "That cannot be taken", e.getMessage() + " Nothing was changed.");
+    }
+
+    @ExceptionHandler
+    Object notAllowed(AccessDeniedException e, HttpServletRequest request) {
+        return answer(request, HttpStatus.FORBIDDEN, "Your role does not allow this",
+                "Ask the owner or an installer of the firm to do it. Nothing was changed.");
+    }
+
+    @ExceptionHandler
+    Object other(Exception e, HttpServletRequest request) {
+        if (e instanceof ErrorResponse known && known.getStatusCode().is4xxClientError()) {
+            return answer(request, known.getStatusCode(), "That request cannot be answered",
+                    "Something in it is missing or too big. Nothing was changed. Go back and try again.");
+        }
+        LOG.error("Unforeseen at {} {}", request.getMethod(), request.getRequestURI(), e);
+        return answer(request, HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong on our side",
+                "It was noted in the log. What you had saved before is kept; the last step was not carried out. Go back and try it once more.");
+    }
+
+    private static Object answer(HttpServletRequest request, HttpStatusCode status, String title, String detail) {
+        String accept = request.getHeader("Accept");
+        if (accept != null && !accept.contains(MediaType.TEXT_HTML_VALUE)) {
+            ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+            problem.setTitle(title);
+            return ResponseEntity.status(status).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(problem);
+        }
+        ModelAndView page = new ModelAndView("problem", HttpStatus.valueOf(status.value()));
+        page.addObject("title", title);
+        page.addObject("detail", detail);
+        return page;
+    }
+}

@@ -1,0 +1,44 @@
+package roofnest.app.web;
+
+import java.util.List;
+import java.util.Locale;
+
+import roofnest.core.judge.Camera;
+import roofnest.core.judge.HouseholdFacts;
+import roofnest.core.judge.Judged;
+import roofnest.core.promise.Finding;
+import roofnest.core.promise.Remedy;
+
+/**
+ * One promise as it is listed.
+ *
+ * @param standing in lower case, for the egg's drawing
+ * @param camera that it is about; empty when it is about the whole house
+ */
+public record PromiseLine(
+        String key, String wording, String camera, String standing, String word, String measured, String limit, String evidence,
+        String reason, List<Remedy> remedies) {
+    public static PromiseLine of(Judged judged, HouseholdFacts facts) {
+        Finding finding = judged.finding();
+        String camera = judged.promise().key().value().startsWith("c")
+                ? judged.cameraId().flatMap(id -> facts.cameras().stream().filter(c -> c.id() == id).findFirst()).map(Camera::name).orElse("")
+                : "";
+        return new PromiseLine(
+                finding.promise().value(), judged.wording(), camera, finding.standing().name().toLowerCase(Locale.ROOT),
+                finding.standing().word(), measured(finding), finding.limit().toString(), finding.evidence().words(), finding.reason(),
+                finding.remedies());
+    }
+
+    /** Counts of faults read better as words than as a bare number. */
+    private static String measured(Finding finding) {
+        if (finding.limit().unit() == roofnest.core.promise.Unit.COUNT && finding.measured().isPresent()) {
+            int count = (int) finding.measured().getAsDouble();
+            return count == 0 ? "yes" : "no · " + count;
+        }
+        return finding.measuredText();
+    }
+
+    public boolean broken() {
+        return standing.equals("broken");
+    }
+}

@@ -1,0 +1,20 @@
+package roofnest.app.web;
+
+import java.io.Serial;
+
+/** Somebody else saved the same thing since it was opened here. */
+public class StaleEdit extends RuntimeException {
+    @Serial
+    private static final long serialVersionUID = 1;
+
+    private final int currentVersion;
+
+    public StaleEdit(String what, int openedVersion, int currentVersion) {
+        super(what + " was changed by somebody else since you opened it (edit " + openedVersion + ", now " + currentVersion + ").");
+        this.currentVersion = currentVersion;
+    }
+
+    public int currentVersion() {
+        return currentVersion;
+    }
+}

@@ -1,0 +1,55 @@
+import { startBoard } from "./board.js";
+import { startRun } from "./run.js";
+import { startLive } from "./live.js";
+import { startSigning } from "./sign.js";
+
+themeSwitch();
+stageKeys();
+startBoard();
+startRun();
+startLive();
+startSigning();
+
+function themeSwitch() {
+  const button = document.querySelector("[data-theme-switch]");
+  if (!button) {
+    return;
+  }
+  const show = () => button.setAttribute("aria-pressed", String(document.documentElement.dataset.theme === "loft"));
+  show();
+  button.addEventListener("click", () => {
+    const loft = document.documentElement.dataset.theme !== "loft";
+    if (loft) {
+      document.documentElement.dataset.theme = "loft";
+      localStorage.setItem("roofnest-theme", "loft");
+    } else {
+      delete document.documentElement.dataset.theme;
+      localStorage.removeItem("roofnest-theme");
+    }
+    show();
+  });
+}
+
+/** g, then 1 to 9, goes to a stage. */
+function stageKeys() {
+  let armed = false;
+  document.addEventListener("keydown", (event) => {
+    if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) {
+      return;
+    }
+    if (event.key === "g") {
+      armed = true;
+    } else if (armed && /^[1-9]$/.test(event.key)) {
+      const gable = document.querySelector(`.gable a[data-stage="${event.key}"]`);
+      event.stopImmediatePropagation();
+      gable?.click();
+      armed = false;
+    } else {
+      armed = false;
+    }
+  }, true);
+}
+
+export function isTyping(target) {
+  return target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+}

@@ -1,0 +1,33 @@
+// Small page components for Alpine's CSP build: no expressions, only names.
+document.addEventListener("alpine:init", () => {
+  window.Alpine.data("sentence", () => ({
+    kind: "MAKE_OUT",
+    init() {
+      this.kind = this.$el.dataset.kind;
+    },
+    pick(event) {
+      this.kind = event.target.value;
+    },
+    get isMakeOut() {
+      return this.kind === "MAKE_OUT";
+    },
+    get isNeverShows() {
+      return this.kind === "NEVER_SHOWS";
+    },
+    get isKeepsDays() {
+      return this.kind === "KEEPS_DAYS";
+    },
+    get isAlertWithin() {
+      return this.kind === "ALERT_WITHIN";
+    },
+  }));
+
+  window.Alpine.data("layers", () => ({
+    toggle(event) {
+      const button = event.currentTarget;
+      const shown = button.getAttribute("aria-pressed") !== "true";
+      button.setAttribute("aria-pressed", String(shown));
+      document.getElementById("plan").classList.toggle("no-" + button.dataset.layer, !shown);
+    },
+  }));
+});

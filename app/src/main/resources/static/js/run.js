@@ -1,0 +1,81 @@
+// A run's page: keys for the answers, the countdown, the stand-in's blinking light.
+import { isTyping } from "./app.js";
+
+export function startRun() {
+  const step = document.getElementById("run-step");
+  if (!step) {
+    return;
+  }
+  document.addEventListener("keydown", (event) => {
+    if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target) || (event.key === " " && event.target instanceof HTMLButtonElement)) {
+      return;
+    }
+    const button = document.querySelector(`[data-key="${CSS.escape(event.key)}"]`);
+    if (button) {
+      event.preventDefault();
+      button.click();
+    }
+  });
+  countdown(document.querySelector("[data-countdown]"));
+  blink(document.getElementById("bench-lamp"));
+  nextChange(document.querySelector("[data-next-change]"));
+}
+
+function countdown(box) {
+  if (!box) {
+    return;
+  }
+  const expected = Number(box.dataset.expected);
+  const start = performance.now() - Number(box.dataset.elapsed) * 1000;
+  const bar = box.querySelector(".time-bar");
+  const words = box.querySelector("[role=timer]");
+  const tick = () => {
+    const elapsed = (performance.now() - start) / 1000;
+    bar.setAttribute("width", String(Math.min(600, 600 * elapsed / expected)));
+    words.textContent = `${clock(elapsed)} of about ${clock(expected)}`;
+    if (elapsed < 3600) {
+      setTimeout(tick, 500);
+    }
+  };
+  tick();
+}
+
+function clock(seconds) {
+  return Math.floor(seconds / 60) + ":" + String(Math.floor(seconds % 60)).padStart(2, "0");
+}
+
+/** Blinks as the model does; stays lit for those who asked for less motion. */
+function blink(lamp) {
+  if (!lamp || matchMedia("(prefers-reduced-motion: reduce)").matches) {
+    return;
+  }
+  const lit = Number(lamp.dataset.lit);
+  const dark = Number(lamp.dataset.dark);
+  if (lit === 0 || dark === 0) {
+    return;
+  }
+  const show = (on) => {
+    lamp.classList.toggle("dark", !on);
+    setTimeout(show, on ? lit : dark, !on);
+  };
+  show(true);
+}
+
+/** When the stand-in's light changes of itself the page shows the new light. */
+function nextChange(form) {
+  if (!form) {
+    return;
+  }
+  const due = performance.now() + Number(form.dataset.ms);
+  const words = form.querySelector("[data-next-left]");
+  const tick = () => {
+    const left = due - performance.now();
+    if (left <= 0) {
+      location.reload();
+    } else {
+      words.textContent = Math.ceil(left / 1000) + " s";
+      setTimeout(tick, Math.min(left + 30, 500));
+    }
+  };
+  tick();
+}
