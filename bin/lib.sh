@@ -98,8 +98,11 @@ pg_up() {
     rm -rf "$data"; mkdir -p "$data"
     [ "$(id -u)" -eq 0 ] && chown postgres: "$data"
     chmod 700 "$data"
+    (umask 077; printf '%s\n' "$db_password" > "$home/pwfile")
+    [ "$(id -u)" -eq 0 ] && chown postgres: "$home/pwfile"
     as_pg "$bin/initdb" -D "$data" -U roofnest --auth=scram-sha-256 --encoding=UTF8 --locale=C.UTF-8 \
-      --pwfile=<(printf '%s\n' "$db_password") > "$home/initdb.log" 2>&1 || { cat "$home/initdb.log"; return 1; }
+      --pwfile="$home/pwfile" > "$home/initdb.log" 2>&1 || { cat "$home/initdb.log"; rm -rf "$data"; return 1; }
+    rm -f "$home/pwfile"
   fi
   pg_forget_dead "$data"
   if as_pg "$bin/pg_ctl" -D "$data" status > /dev/null 2>&1; then as_pg "$bin/pg_ctl" -D "$data" stop -m fast -w > /dev/null 2>&1; fi

@@ -22,6 +22,19 @@ document.addEventListener("alpine:init", () => {
     },
   }));
 
+  window.Alpine.data("cell", () => ({
+    role: "",
+    init() {
+      this.role = this.$refs.role.value;
+    },
+    pick() {
+      this.role = this.$refs.role.value;
+    },
+    get isGuest() {
+      return this.role === "GUEST";
+    },
+  }));
+
   window.Alpine.data("layers", () => ({
     toggle(event) {
       const button = event.currentTarget;

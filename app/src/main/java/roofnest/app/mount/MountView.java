@@ -15,6 +15,7 @@ import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Place;
 import roofnest.core.plan.Segments;
 import roofnest.core.plan.Wall;
+import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.Unit;
 import roofnest.core.view.Sightline;
@@ -37,27 +38,30 @@ record MountView(
     static MountView of(Frame frame, CameraRepository.Record record) {
         Camera camera = record.camera();
         Optional<HousePlan> plan = frame.facts().plan();
-        Optional<Place> watched = plan.flatMap(p -> frame.facts().written().stream()
+        Optional<Watched> watched = plan.flatMap(p -> frame.facts().written().stream()
                 .filter(Promise.MakeOut.class::isInstance).map(Promise.MakeOut.class::cast)
-                .flatMap(promise -> p.place(promise.placeId()).stream())
-                .min(java.util.Comparator.comparingDouble(place -> place.at().distanceM(camera.pose().onPlan()))));
-        List<HeightRow> heights = watched.map(place -> HeightChoice.forPlace(camera.model().lens(), camera.pose(), place).stream()
-                .map(choice -> row(choice, camera)).toList()).orElse(List.of());
+                .flatMap(promise -> p.place(promise.placeId()).map(place -> new Watched(place, promise.level())).stream())
+                .min(java.util.Comparator.comparingDouble(w -> w.place().at().distanceM(camera.pose().onPlan()))));
+        List<HeightRow> heights = watched.map(w -> HeightChoice.forPlace(camera.model().lens(), camera.pose(), w.place()).stream()
+                .map(choice -> row(choice, camera, w.level())).toList()).orElse(List.of());
         Optional<Wall> wall = plan.flatMap(p -> p.nearestWall(camera.pose().onPlan()))
                 .filter(near -> Segments.distanceM(camera.pose().onPlan(), near.from(), near.to()) <= ON_THE_WALL_M);
         Optional<Fixings> fixings = wall.map(near -> Fixings.into(near.material(), camera.model().mount()));
-        return new MountView(record, watched.map(Place::name).orElse(""), heights,
+        return new MountView(record, watched.map(w -> w.place().name()).orElse(""), heights,
                 wall.map(near -> near.material().words() + " wall").orElse("no wall within " + Numbers.fixed(ON_THE_WALL_M, 0) + " m"),
                 fixings, plan.flatMap(p -> CableRun.toNearestSocket(p, camera.model().power(), camera.pose())), cautions(camera, fixings));
     }
 
-    private static HeightRow row(HeightChoice choice, Camera camera) {
+    private record Watched(Place place, DetailLevel level) {}
+
+    private static HeightRow row(HeightChoice choice, Camera camera, DetailLevel level) {
         boolean chosen = Math.abs(choice.heightM() - camera.pose().heightM()) < 0.06;
         boolean good = choice.faceAngleDeg() <= Sightline.GOOD_FACE_DEG;
         boolean usable = choice.faceAngleDeg() <= Sightline.USABLE_FACE_DEG;
-        String verdict = (!choice.inFrame() ? "place leaves the picture" : good ? "faces seen well" : usable ? "faces usable" : "caps hide faces")
+        boolean sharp = choice.densityPxPerM() >= level.pxPerM();
+        String verdict = (!choice.inFrame() ? "place leaves the picture" : !sharp ? "too far for " + level.whom() : good ? "faces seen well" : usable ? "faces usable" : "caps hide faces")
                 + (choice.outOfReach() ? ", out of reach" : ", within reach");
-        String standing = !usable || !choice.inFrame() ? "broken" : choice.outOfReach() && good ? "kept" : "thin";
+        String standing = !usable || !sharp || !choice.inFrame() ? "broken" : choice.outOfReach() && good ? "kept" : "thin";
         return new HeightRow(Unit.METRES.format(choice.heightM()), choice.heightM(), Unit.DEGREES.format(choice.faceAngleDeg()),
                 Unit.PX_PER_M.format(choice.densityPxPerM()),
                 Double.isInfinite(choice.blindGroundM()) ? "all" : Unit.METRES.format(choice.blindGroundM()),

@@ -1,6 +1,8 @@
 package roofnest.app.share;
 
+import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -11,6 +13,8 @@ import roofnest.core.judge.Camera;
 
 /** People by cameras. */
 record ShareView(List<Column> cameras, List<Row> rows, List<Access.Role> roles) {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
     record Column(long id, String name, String model, String how) {}
 
     /**
@@ -39,7 +43,7 @@ record ShareView(List<Column> cameras, List<Row> rows, List<Access.Role> roles) 
                     grant.flatMap(Access.Grant::until).map(Object::toString).orElse(""));
         }).toList();
         boolean hasAccess = cells.stream().anyMatch(cell -> !cell.role().isEmpty());
-        String tie = resident.leftOn() == null ? resident.tie().words() : "left on " + resident.leftOn();
+        String tie = resident.leftOn() == null ? resident.tie().words() : "left on " + resident.leftOn().format(DAY);
         return new Row(resident.id(), resident.name(), resident.email(), tie, flags.getOrDefault(resident.id(), ""),
                 invitations.getOrDefault(resident.id(), ""),
                 hasAccess && !resident.email().isBlank() && resident.tie() != Access.Tie.LEFT && resident.tie() != Access.Tie.FIRM, cells);

@@ -45,7 +45,7 @@ public record LiveView(
         Picture picture, List<Readout> readouts, List<PromiseLine> promises, String counts, List<String> maskSuggestion) {
     private static final double GRID_STEP_M = 0.5;
     private static final double DAYLIGHT_M = 60;
-    private static final int[] CONTOURS_DBM = {-45, -50, -55, -60, -67, -75};
+    private static final int[] CONTOURS_DBM = {-45, -53, -60, -67, -75};
 
     public record Pose(double x, double y, double heightM, double headingDeg, double tiltDeg) {}
 
@@ -120,7 +120,7 @@ public record LiveView(
         }
         Band band = HouseholdJudge.bandOf(at, facts);
         SignalMap map = SignalMap.of(plan, new PathLoss(crossings), router.get().position(), band, at.model().radio().eirpDbm(),
-                at.pose().heightM(), GRID_STEP_M);
+                at.pose().heightM(), GRID_STEP_M).localMean();
         List<Contour> contours = new ArrayList<>();
         List<PlanPoint> labelled = new ArrayList<>();
         for (int dbm : CONTOURS_DBM) {
@@ -129,7 +129,7 @@ public record LiveView(
             Optional<PlanPoint> label = longest.size() < 14 ? Optional.empty() : spotForLabel(longest, labelled, plan);
             label.ifPresent(labelled::add);
             boolean two = dbm == (int) LinkBudget.TWO_BARS_DBM;
-            contours.add(new Contour(dbm, two, lines.stream().filter(line -> line.size() > 3).map(Svg::line).toList(),
+            contours.add(new Contour(dbm, two, lines.stream().filter(line -> line.size() > 8).map(Svg::smooth).toList(),
                     label.isEmpty() ? "" : Unit.DBM.format(dbm) + (two ? " · two bars" : ""),
                     label.map(PlanPoint::xM).orElse(0.0), label.map(point -> -point.yM()).orElse(0.0)));
         }
@@ -140,13 +140,16 @@ public record LiveView(
     private static Optional<PlanPoint> spotForLabel(List<PlanPoint> line, List<PlanPoint> labelled, HousePlan plan) {
         double[] box = plan.extentM();
         return line.stream()
-                .filter(point -> point.xM() > box[0] + 1 && point.xM() < box[2] - 4 && point.yM() > box[1] + 1 && point.yM() < box[3] - 1)
+                .filter(point -> point.xM() > box[0] + 2 && point.xM() < box[2] - 2 && point.yM() > box[1] + 1 && point.yM() < box[3] - 1)
                 .max(java.util.Comparator.comparingDouble(point -> room(point, labelled, plan)))
-                .filter(point -> room(point, labelled, plan) > 1);
+                .filter(point -> room(point, labelled, plan) > 0.8);
     }
 
     private static double room(PlanPoint point, List<PlanPoint> labelled, HousePlan plan) {
         double room = 4;
+        for (var wall : plan.walls()) {
+            room = Math.min(room, 0.8 * roofnest.core.plan.Segments.distanceM(point, wall.from(), wall.to()));
+        }
         for (PlanPoint other : labelled) {
             room = Math.min(room, Math.hypot((point.xM() - other.xM()) / 3, point.yM() - other.yM()));
         }

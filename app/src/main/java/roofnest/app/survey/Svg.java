@@ -22,6 +22,25 @@ public final class Svg {
         return path.toString();
     }
 
+    /** A line whose corners are rounded by running through the middles of its legs as a quadratic spline. */
+    public static String smooth(List<PlanPoint> points) {
+        if (points.size() < 4) {
+            return line(points);
+        }
+        StringBuilder path = new StringBuilder("M" + pair(points.get(0)));
+        for (int i = 1; i < points.size() - 1; i++) {
+            PlanPoint here = points.get(i);
+            PlanPoint next = points.get(i + 1);
+            PlanPoint middle = new PlanPoint((here.xM() + next.xM()) / 2, (here.yM() + next.yM()) / 2);
+            path.append('Q').append(pair(here)).append(' ').append(pair(middle));
+        }
+        return path.append('L').append(pair(points.get(points.size() - 1))).toString();
+    }
+
+    private static String pair(PlanPoint point) {
+        return number(point.xM()) + " " + number(-point.yM());
+    }
+
     public static String pixels(List<Projection.Pixel> outline) {
         StringBuilder path = new StringBuilder();
         for (Projection.Pixel pixel : outline) {

@@ -14,6 +14,32 @@ import roofnest.core.plan.SpacePoint;
 public record SignalMap(double originXM, double originYM, double stepM, double[][] rssiDbm) {
     private static final int MOST_POINTS = 200_000;
 
+    /**
+     * The mean over the neighbourhood of each point, one grid step each way, weighted 1-2-1. What a phone shows is the mean
+     * over about a wavelength or two of movement, not a point's value, and edges of shadows are softened by diffraction.
+     * Source: Lee, "Estimate of local average power of a mobile radio signal", IEEE Trans. Vehicular Technology 34(1), 1985.
+     */
+    public SignalMap localMean() {
+        int rows = rssiDbm.length;
+        int columns = rssiDbm[0].length;
+        double[][] mean = new double[rows][columns];
+        for (int row = 0; row < rows; row++) {
+            for (int column = 0; column < columns; column++) {
+                double sum = 0;
+                double weights = 0;
+                for (int dr = Math.max(-1, -row); dr <= Math.min(1, rows - 1 - row); dr++) {
+                    for (int dc = Math.max(-1, -column); dc <= Math.min(1, columns - 1 - column); dc++) {
+                        double weight = (2 - Math.abs(dr)) * (2 - Math.abs(dc));
+                        sum += weight * rssiDbm[row + dr][column + dc];
+                        weights += weight;
+                    }
+                }
+                mean[row][column] = sum / weights;
+            }
+        }
+        return new SignalMap(originXM, originYM, stepM, mean);
+    }
+
     /** @param eirpDbm of the camera that would hang there, dBm */
     public static SignalMap of(
             HousePlan plan, PathLoss model, SpacePoint router, Band band, double eirpDbm, double mountHeightM, double stepM) {
