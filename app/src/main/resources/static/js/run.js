@@ -32,7 +32,8 @@ function countdown(box) {
   const tick = () => {
     const elapsed = (performance.now() - start) / 1000;
     bar.setAttribute("width", String(Math.min(600, 600 * elapsed / expected)));
-    words.textContent = `${clock(elapsed)} of about ${clock(expected)}`;
+    words.textContent = elapsed > expected ? `${clock(elapsed)}, usually ${clock(expected)}` : `${clock(elapsed)} of about ${clock(expected)}`;
+    bar.classList.toggle("over", elapsed > expected);
     if (elapsed < 3600) {
       setTimeout(tick, 500);
     }

@@ -100,10 +100,14 @@ public record LiveView(
     private static List<Footing> footprints(HousePlan plan, WallCrossings crossings, Camera at) {
         Footprint footprint = new Footprint(plan, crossings, at.model().lens(), at.pose());
         List<Footing> footings = new ArrayList<>();
-        for (DetailLevel level : DetailLevel.values()) {
-            List<PlanPoint> outline = footprint.outline(level, DAYLIGHT_M);
+        String nearer = "";
+        DetailLevel[] levels = DetailLevel.values();
+        for (int i = levels.length - 1; i >= 0; i--) {
+            String outline = Svg.closed(footprint.outline(levels[i], DAYLIGHT_M));
             if (!outline.isEmpty()) {
-                footings.add(new Footing(level.name().toLowerCase(Locale.ROOT), Svg.closed(outline)));
+                // The nearer level's outline is cut out of this one, so that hatchings do not lie over one another.
+                footings.add(new Footing(levels[i].name().toLowerCase(Locale.ROOT), outline + nearer));
+                nearer = outline;
             }
         }
         List<PlanPoint> night = footprint.outline(DetailLevel.DETECT, at.model().lens().nightRangeM());

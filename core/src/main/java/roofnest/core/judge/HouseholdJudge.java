@@ -198,8 +198,9 @@ public final class HouseholdJudge {
             return Finding.untried(key, none, "Nobody has been given access yet.");
         }
         List<Access.Intruder> intruders = facts.access().intruders(facts.today(), facts.handedOver());
+        long lookers = facts.access().grants().stream().map(Access.Grant::personId).distinct().count();
         String reason = intruders.isEmpty()
-                ? facts.access().grants().stream().map(Access.Grant::personId).distinct().count() + " people can look, all of them agreed."
+                ? (lookers == 1 ? "One person can look, as agreed." : lookers + " people can look, all of them agreed.")
                 : intruders.stream().map(intruder -> intruder.person().name() + " (" + intruder.why() + ")").collect(Collectors.joining(", "))
                         + " can still look.";
         List<Remedy> remedies = intruders.stream().limit(3)

@@ -1,0 +1,149 @@
+package roofnest.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+import org.assertj.core.api.SoftAssertions;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Qualifier;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.mock.web.MockMultipartFile;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+import roofnest.app.firm.Staff;
+
+/** Walks every route that the application has, as nobody and as somebody of another firm. */
+@AppTest
+class RouteWalkTest {
+    private static final List<String> OPEN_TO_ALL = List.of("/sign-in", "/first-firm", "/invitations/{token}");
+    private static final List<String> TABLES = List.of("household", "promise", "resident", "camera", "network", "other_thing", "secret",
+            "secret_reveal", "access_grant", "mail", "invitation", "run", "run_event", "bench_act", "trial", "proof", "signature", "log_entry", "finding");
+
+    @Autowired private MockMvc mvc;
+    @Autowired private DemoPlaces demo;
+    @Autowired @Qualifier("requestMappingHandlerMapping") private RequestMappingHandlerMapping mappings;
+
+    private record Route(HttpMethod method, String pattern) {}
+
+    @Test
+    void nobody_gets_past_the_door() throws Exception {
+        SoftAssertions softly = new SoftAssertions();
+        for (Route route : routes()) {
+            if (OPEN_TO_ALL.contains(route.pattern())) {
+                continue;
+            }
+            MockHttpServletResponse response = call(route, null, "Quiller");
+            softly.assertThat(response.getStatus()).as("%s %s", route.method(), route.pattern()).isEqualTo(302);
+            softly.assertThat(response.getRedirectedUrl()).as("%s %s", route.method(), route.pattern()).endsWith("/sign-in");
+        }
+        softly.assertAll();
+    }
+
+    @Test
+    void another_firm_finds_nothing_and_changes_nothing() throws Exception {
+        Map<String, Long> before = counts();
+        List<Route> ofHouseholds = routes().stream().filter(route -> route.pattern().contains("{household}")).toList();
+        assertThat(ofHouseholds).hasSizeGreaterThan(40);
+        SoftAssertions softly = new SoftAssertions();
+        for (Route route : ofHouseholds) {
+            MockHttpServletResponse response = call(route, demo.staff("petra"), "Quiller");
+            softly.assertThat(response.getStatus()).as("%s %s", route.method(), route.pattern()).isEqualTo(404);
+            softly.assertThat(response.getContentAsString()).as("%s %s", route.method(), route.pattern()).doesNotContain("Quiller", "Weir Steps");
+        }
+        softly.assertAll();
+        assertThat(counts()).isEqualTo(before);
+    }
+
+    @Test
+    void another_firms_front_page_and_people_show_only_its_own() throws Exception {
+        for (String page : List.of("/", "/people")) {
+            String shown = mvc.perform(MockMvcRequestBuilders.get(page).with(user(demo.staff("petra")))).andReturn().getResponse().getContentAsString();
+            assertThat(shown).doesNotContain("Quiller", "Ladderhall", "Tamsin");
+        }
+    }
+
+    @Test
+    void every_page_opens_for_its_own_firm() throws Exception {
+        SoftAssertions softly = new SoftAssertions();
+        for (Route route : routes()) {
+            boolean hasOwnTest = route.pattern().contains("{token}") || route.pattern().contains("{trial}");
+            if (route.method() == HttpMethod.GET && !hasOwnTest) {
+                int status = call(route, demo.staff("jory"), "Brannock").getStatus();
+                softly.assertThat(status).as(route.pattern()).isIn(200, 302);
+            }
+        }
+        softly.assertAll();
+    }
+
+    @Test
+    void parts_of_another_household_of_the_same_firm_are_not_reached_through_this_one() throws Exception {
+        long otherCamera = demo.camera("Brannock");
+        String base = "/households/" + demo.household("Quiller");
+        for (String path : List.of("/survey/cameras/" + otherCamera + "/mask?on=true", "/mount/" + otherCamera + "/hung",
+                "/tune/" + otherCamera + "?version=0", "/prove/" + otherCamera + "/trials?kind=ALERT",
+                "/pair/runs?camera=" + otherCamera + "&way=HOTSPOT")) {
+            int status = mvc.perform(MockMvcRequestBuilders.post(base + path).with(user(demo.staff("jory"))).with(csrf())).andReturn().getResponse().getStatus();
+            assertThat(status).as(path).isEqualTo(404);
+        }
+    }
+
+    private MockHttpServletResponse call(Route route, Staff staff, String household) throws Exception {
+        String path = route.pattern().replace("{household}", String.valueOf(demo.household(household)))
+                .replace("{camera}", String.valueOf(demo.camera(household))).replace("{run}", String.valueOf(run(household)))
+                .replace("{trial}", String.valueOf(trial())).replace("{stage}", "ready").replace("{promise}", "1").replace("{resident}", "1")
+                .replace("{token}", "guessed");
+        AbstractMockHttpServletRequestBuilder<?> request = route.pattern().endsWith("/survey/plan")
+                ? MockMvcRequestBuilders.multipart(path).file(new MockMultipartFile("plan", "{}".getBytes()))
+                : MockMvcRequestBuilders.request(route.method(), path);
+        if (route.pattern().endsWith("/try") || route.pattern().endsWith("/pose")) {
+            request.contentType(MediaType.APPLICATION_JSON).content("{\"x\":1,\"y\":1,\"heightM\":2,\"headingDeg\":0,\"tiltDeg\":0,\"version\":0}");
+        }
+        request.param("version", "0").param("camera", "1").param("way", "HOTSPOT").param("step", "power").param("answer", "ready")
+                .param("fault", "PASSWORD_MISTYPED").param("kind", "NOTE").param("on", "true");
+        request.with(csrf());
+        if (staff != null) {
+            request.with(user(staff));
+        }
+        return mvc.perform(request).andReturn().getResponse();
+    }
+
+    private long run(String household) {
+        return demo.jdbc().sql("select coalesce(min(id), 1) from run where household_id = :id").param("id", demo.household(household)).query(Long.class).single();
+    }
+
+    private long trial() {
+        return demo.jdbc().sql("select min(id) from trial").query(Long.class).single();
+    }
+
+    private Map<String, Long> counts() {
+        Map<String, Long> counts = new LinkedHashMap<>();
+        TABLES.forEach(table -> counts.put(table, demo.count(table)));
+        return counts;
+    }
+
+    private List<Route> routes() {
+        List<Route> routes = new ArrayList<>();
+        for (RequestMappingInfo info : mappings.getHandlerMethods().keySet()) {
+            for (String pattern : info.getPatternValues()) {
+                for (RequestMethod method : info.getMethodsCondition().getMethods()) {
+                    routes.add(new Route(method.asHttpMethod(), pattern));
+                }
+            }
+        }
+        return routes;
+    }
+}
