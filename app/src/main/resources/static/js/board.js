@@ -168,7 +168,7 @@ async function send(method, address, body) {
   try {
     const response = await fetch(address, {
       method, body: JSON.stringify(body),
-      headers: { "Content-Type": "application/json", Accept: "text/html-fragment, application/problem+json", [header]: token },
+      headers: { "Content-Type": "application/json", Accept: "text/html, application/problem+json", [header]: token },
     });
     const text = await response.text();
     if (response.ok) {

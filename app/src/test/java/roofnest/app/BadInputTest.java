@@ -169,7 +169,7 @@ class BadInputTest {
     private MockHttpServletResponse pose(boolean save, String body) throws Exception {
         String camera = path("/survey/cameras/" + demo.camera("Quiller"));
         var request = save ? put(camera + "/pose") : post(camera + "/try");
-        return perform(request.contentType(MediaType.APPLICATION_JSON).accept("text/html-fragment", "application/problem+json").content(body));
+        return perform(request.contentType(MediaType.APPLICATION_JSON).accept("text/html", "application/problem+json").content(body));
     }
 
     private MockHttpServletResponse perform(AbstractMockHttpServletRequestBuilder<?> request) throws Exception {

@@ -59,7 +59,7 @@ class Problems {
 
     private static Object answer(HttpServletRequest request, HttpStatusCode status, String title, String detail) {
         String accept = request.getHeader("Accept");
-        if (accept != null && !accept.contains(MediaType.TEXT_HTML_VALUE)) {
+        if (accept != null && (accept.contains(MediaType.APPLICATION_PROBLEM_JSON_VALUE) || !accept.contains(MediaType.TEXT_HTML_VALUE))) {
             ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
             problem.setTitle(title);
             return ResponseEntity.status(status).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(problem);

@@ -1,0 +1,51 @@
+package roofnest.app.documents;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+
+import roofnest.app.AppTest;
+import roofnest.app.DemoPlaces;
+
+@AppTest
+class PackTest {
+    @Autowired private MockMvc mvc;
+    @Autowired private DemoPlaces demo;
+
+    @Test
+    void the_pack_holds_every_promise_with_its_proof_as_tagged_text_with_bookmarks() throws Exception {
+        byte[] pdf = mvc.perform(get("/households/" + demo.household("Peverell") + "/prove/pack.pdf").with(user(demo.staff("odile"))))
+                .andReturn().getResponse().getContentAsByteArray();
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            String text = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+            assertThat(text).contains("Peverell · 11 Orchard Way", "Recognise a face at the front door, day and night", "proved by a test",
+                    "Phone rings within 8 s", "Only the people agreed can look", "Lisbet Peverell", "When it goes offline", "Walk test",
+                    "Cameras are not life-safety alarms", "PO-50344-B");
+            assertThat(text).as("no password is in it").doesNotContain("Lamp-50344-oak", "eleven-russets");
+            assertThat(document.getDocumentCatalog().getStructureTreeRoot()).isNotNull();
+            assertThat(document.getDocumentCatalog().getDocumentOutline().children()).hasSizeGreaterThan(5);
+            assertThat(document.getDocumentCatalog().getLanguage()).isEqualTo("en");
+        }
+    }
+
+    @Test
+    void the_sealed_sheet_holds_the_passwords_and_its_printing_is_logged() throws Exception {
+        long before = demo.count("secret_reveal");
+        var response = mvc.perform(post("/households/" + demo.household("Peverell") + "/prove/sealed-sheet").with(user(demo.staff("jory"))).with(csrf()))
+                .andReturn().getResponse();
+        assertThat(response.getHeader("Cache-Control")).contains("no-store");
+        try (PDDocument document = Loader.loadPDF(response.getContentAsByteArray())) {
+            assertThat(new PDFTextStripper().getText(document)).contains("Lamp-50344-oak", "eleven-russets", "orchardway");
+        }
+        assertThat(demo.count("secret_reveal") - before).isEqualTo(2);
+    }
+}

@@ -1,0 +1,158 @@
+package roofnest.app.pair;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.Map;
+import java.util.UUID;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+import roofnest.app.AppTest;
+import roofnest.app.DemoPlaces;
+import roofnest.app.secrets.SecretStore;
+import roofnest.app.survey.CameraRepository;
+import roofnest.app.web.BadInput;
+import roofnest.app.web.Form;
+import roofnest.app.web.HouseholdRef;
+import roofnest.core.catalogue.DeviceState;
+import roofnest.core.catalogue.PairingMethod;
+import roofnest.core.judge.Camera;
+import roofnest.core.view.CameraPose;
+import roofnest.standins.Bench;
+import roofnest.standins.Fault;
+
+/** Runs on the bench: branches, the way back, and that a run is nothing but what was stored. */
+@AppTest
+class RunsTest {
+    @Autowired private Runs runs;
+    @Autowired private CameraRepository cameras;
+    @Autowired private SecretStore secrets;
+    @Autowired private DemoPlaces demo;
+
+    private HouseholdRef ref;
+    private long camera;
+    private long run;
+
+    @BeforeEach
+    void aCameraWaitsToBeJoined() {
+        ref = demo.ref("Osgood", "jory");
+        camera = cameras.add(ref.id(), "Eye " + UUID.randomUUID().toString().substring(0, 8), "dunmark-post",
+                new CameraPose(3, -0.4, 2.4, 180, 10), Camera.Settings.DEFAULT);
+        run = runs.start(ref, camera, PairingMethod.Way.HOTSPOT, true);
+    }
+
+    @Test
+    void starting_twice_opens_the_same_run() {
+        assertThat(runs.start(ref, camera, PairingMethod.Way.HOTSPOT, true)).isEqualTo(run);
+    }
+
+    @Test
+    void a_wrong_password_shows_itself_and_the_way_back_joins() {
+        runs.setFault(ref, run, Fault.PASSWORD_MISTYPED);
+        toDetails();
+        runs.handsOn(ref, run);
+        runs.answer(ref, run, "details", "joining");
+        runs.skipAhead(ref, run);
+        assertThat(bench().cameraState()).as("the waiting light came back").isEqualTo(DeviceState.READY);
+        runs.answer(ref, run, "joining", "ready");
+        assertThat(step()).isEqualTo("wrong-details");
+        runs.handsOn(ref, run);
+        runs.answer(ref, run, "wrong-details", "ready");
+        runs.handsOn(ref, run);
+        runs.answer(ref, run, "hotspot", "on-hotspot");
+        runs.handsOn(ref, run);
+        runs.answer(ref, run, "details", "joining");
+        runs.skipAhead(ref, run);
+        assertThat(bench().cameraState()).isEqualTo(DeviceState.JOINED);
+        assertThat(runs.open(ref, run).state().failures()).isEqualTo(1);
+    }
+
+    @Test
+    void a_phone_that_went_home_is_brought_back() {
+        runs.setFault(ref, run, Fault.PHONE_FALLS_BACK);
+        runs.handsOn(ref, run);
+        runs.skipAhead(ref, run);
+        runs.answer(ref, run, "power", "ready");
+        runs.handsOn(ref, run);
+        assertThat(bench().phoneWifi()).isEqualTo("saltgate");
+        runs.answer(ref, run, "hotspot", "went-home");
+        runs.handsOn(ref, run);
+        assertThat(bench().phoneWifi()).startsWith("POST-");
+    }
+
+    @Test
+    void closing_takes_password_sticker_and_name_and_seals_the_password() {
+        toDetails();
+        runs.handsOn(ref, run);
+        runs.answer(ref, run, "details", "joining");
+        runs.skipAhead(ref, run);
+        runs.answer(ref, run, "joining", "joined");
+        runs.handsOn(ref, run);
+        runs.answer(ref, run, "phone-home", "live");
+        assertThat(cameras.get(ref.id(), camera).camera().joined()).isTrue();
+
+        Form factory = new Form(Map.of("devicePassword", "post1234"));
+        runs.fill(ref, run, "password", factory);
+        assertThat(factory.faultAt("devicePassword")).contains("came with");
+        assertThat(step()).isEqualTo("password");
+        assertThat(cameras.get(ref.id(), camera).camera().ownPassword()).isFalse();
+
+        runs.fill(ref, run, "password", new Form(Map.of("devicePassword", "Heron-44-wharf")));
+        runs.fill(ref, run, "sticker", new Form(Map.of("serial", "PO-1", "stickerKept", "under the plate")));
+        Form taken = new Form(Map.of("cameraName", "road EYE"));
+        runs.fill(ref, run, "name", taken);
+        assertThat(taken.faultAt("cameraName")).contains("Another camera");
+        runs.fill(ref, run, "name", new Form(Map.of("cameraName", "Herons " + run)));
+        assertThat(runs.open(ref, run).state().finished()).isTrue();
+        assertThat(secrets.revealCameraPassword(ref, camera, "camera", "test")).contains("Heron-44-wharf");
+        assertThatThrownBy(() -> runs.undo(ref, run)).isInstanceOf(BadInput.class).hasMessageContaining("finished");
+    }
+
+    @Test
+    void a_second_phone_that_is_a_step_behind_is_told_where_the_run_stands() {
+        runs.answer(ref, run, "power", "ready");
+        HouseholdRef tamsin = demo.ref("Osgood", "tamsin");
+        assertThatThrownBy(() -> runs.answer(tamsin, run, "power", "off")).isInstanceOf(BadInput.class)
+                .hasMessageContaining("moved on").hasMessageContaining("Put the phone on the camera's own network");
+    }
+
+    @Test
+    void what_is_no_answer_to_the_step_is_not_stored() {
+        assertThatThrownBy(() -> runs.answer(ref, run, "power", "purple")).isInstanceOf(BadInput.class);
+        assertThat(runs.open(ref, run).events()).isEmpty();
+    }
+
+    @Test
+    void undo_and_still_waiting_are_stored_too() {
+        runs.stillWaiting(ref, run, "power");
+        runs.answer(ref, run, "power", "ready");
+        runs.undo(ref, run);
+        assertThat(step()).isEqualTo("power");
+        assertThat(runs.open(ref, run).events()).hasSize(3);
+    }
+
+    @Test
+    void a_way_that_the_model_does_not_know_is_refused() {
+        assertThatThrownBy(() -> runs.start(ref, camera, PairingMethod.Way.WIRED, false)).isInstanceOf(BadInput.class)
+                .hasMessageContaining("does not join by cable");
+    }
+
+    private void toDetails() {
+        runs.handsOn(ref, run);
+        runs.skipAhead(ref, run);
+        runs.answer(ref, run, "power", "ready");
+        runs.handsOn(ref, run);
+        runs.answer(ref, run, "hotspot", "on-hotspot");
+    }
+
+    private Bench bench() {
+        return runs.open(ref, run).bench().orElseThrow();
+    }
+
+    private String step() {
+        return runs.open(ref, run).state().step().id();
+    }
+}
