@@ -1,0 +1,90 @@
+package roofnest.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+
+import org.junit.jupiter.api.Test;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.AxeResults;
+import com.microsoft.playwright.Page;
+
+/** Every page by axe, on paper and in the loft, and nothing wider than a phone. */
+@Journey
+class AccessibilityTest {
+    private static final List<String> STAGES = List.of("brief", "survey", "ready", "pair", "mount", "tune", "share", "prove", "care", "share/mailbox");
+
+    @Test
+    void no_page_has_a_violation(Visit visit) {
+        List<String> violations = new ArrayList<>();
+        visit.open("/sign-in");
+        check(visit, violations);
+        visit.as("tamsin");
+        for (String path : pages(visit)) {
+            visit.open(path);
+            check(visit, violations);
+        }
+        visit.open("/nowhere");
+        check(visit, violations);
+        assertThat(violations).isEmpty();
+    }
+
+    @Test
+    void the_dim_theme_is_as_legible(Visit visit) {
+        List<String> violations = new ArrayList<>();
+        visit.as("tamsin").page().getByText("Dim", new Page.GetByTextOptions().setExact(true)).click();
+        for (String path : pages(visit)) {
+            visit.open(path);
+            check(visit, violations);
+        }
+        assertThat(violations).isEmpty();
+    }
+
+    @Test
+    void an_empty_installations_first_page_has_no_violation(Visit visit) {
+        List<String> violations = new ArrayList<>();
+        try (RunningApp app = RunningApp.empty()) {
+            visit.at(app).open("/");
+            assertThat(visit.page().url()).endsWith("/first-firm");
+            check(visit, violations);
+        }
+        assertThat(violations).isEmpty();
+    }
+
+    @Test
+    void nothing_is_wider_than_a_phone(Visit visit) {
+        visit.size(390, 844).as("jory");
+        for (String path : pages(visit)) {
+            visit.open(path);
+            Object tooWide = visit.page().evaluate("() => document.documentElement.scrollWidth - document.documentElement.clientWidth");
+            assertThat(((Number) tooWide).intValue()).as(path).isZero();
+        }
+    }
+
+    private static List<String> pages(Visit visit) {
+        List<String> paths = new ArrayList<>(List.of("/", "/people"));
+        String quiller = address(visit, "Verrall");
+        STAGES.forEach(stage -> paths.add(quiller + "/" + stage));
+        String peverell = address(visit, "Peverell");
+        paths.add(peverell + "/prove");
+        paths.add(peverell + "/care");
+        visit.household("Brannock").pair().goOn();
+        paths.add(visit.page().url().replace(visit.site(), ""));
+        paths.add(address(visit, "Tansley") + "/survey");
+        visit.household("Peverell").prove().begin("Alert", "Front eye");
+        paths.add(visit.page().url().replace(visit.site(), ""));
+        return paths;
+    }
+
+    private static String address(Visit visit, String household) {
+        return visit.household(household).address().replace(visit.site(), "");
+    }
+
+    private static void check(Visit visit, List<String> violations) {
+        AxeResults results = new AxeBuilder(visit.page()).withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice")).analyze();
+        results.getViolations().forEach(rule -> violations.add(
+                visit.page().url() + ": " + rule.getId() + " at " + rule.getNodes().stream().limit(3).map(node -> node.getTarget().toString()).toList()));
+    }
+}

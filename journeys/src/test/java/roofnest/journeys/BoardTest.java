@@ -1,0 +1,72 @@
+package roofnest.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.regex.Pattern;
+
+import org.junit.jupiter.api.Test;
+
+import com.microsoft.playwright.Page;
+
+import roofnest.journeys.pages.SurveyPage;
+
+/** The board with two people at it, with impossible poses, and turned by its handle. */
+@Journey
+class BoardTest {
+    @Test
+    void a_second_window_that_is_behind_is_told_so_and_saves_nothing(Visit visit) {
+        SurveyPage mine = visit.as("jory").household("Verrall").survey();
+        Page other = visit.page().context().newPage();
+        other.navigate(visit.page().url());
+        SurveyPage theirs = new SurveyPage(other);
+        theirs.type("tilt", "21").saved();
+
+        mine.type("tilt", "9");
+        assertThat(mine.saveState()).containsText("was changed by somebody else");
+        mine.page().reload();
+        assertThat(mine.field("tilt")).isEqualTo("21");
+    }
+
+    @Test
+    void an_impossible_height_is_said_in_words_and_not_saved(Visit visit) {
+        SurveyPage board = visit.as("jory").household("Osgood").survey();
+        String before = board.field("height");
+        board.type("height", "-3");
+        assertThat(board.saveState()).containsText("Height in metres must be from 0.2 to 12");
+        board.page().reload();
+        assertThat(board.field("height")).isEqualTo(before);
+    }
+
+    @Test
+    void the_handle_turns_the_camera(Visit visit) {
+        SurveyPage board = visit.as("jory").household("Osgood").survey();
+        var handle = visit.page().locator("#perch-handle").boundingBox();
+        var body = visit.page().locator(".perch-body").boundingBox();
+        visit.page().mouse().move(handle.x + handle.width / 2, handle.y + handle.height / 2);
+        visit.page().mouse().down();
+        visit.page().mouse().move(body.x + body.width / 2 + 60, body.y + body.height / 2);
+        visit.page().mouse().up();
+        board.saved();
+        assertThat(board.field("heading")).isEqualTo("90");
+    }
+
+    @Test
+    void moving_many_times_ends_with_the_last_pose_judged_and_saved(Visit visit) {
+        SurveyPage board = visit.as("jory").household("Osgood").survey();
+        double x = Double.parseDouble(board.field("x"));
+        board.press("ArrowRight", 25).saved();
+        board.page().reload();
+        assertThat(Double.parseDouble(board.field("x"))).isEqualTo(x + 2.5, org.assertj.core.api.Assertions.within(0.001));
+    }
+
+    @Test
+    void a_storey_and_layers_can_be_chosen(Visit visit) {
+        visit.as("jory").household("Verrall").survey();
+        Page page = visit.page();
+        page.getByText("Signal", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.locator(".layer-signal").first()).isHidden();
+        page.getByText("Upper floor").click();
+        assertThat(page).hasURL(Pattern.compile("storey=upper"));
+    }
+}

@@ -1,0 +1,29 @@
+package roofnest.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+
+import roofnest.journeys.pages.HouseholdPages;
+
+/** The server is killed in the middle of a run; nothing is lost. */
+@Journey
+class KilledRunTest {
+    @Test
+    void a_run_opens_again_where_it_was(Visit visit) {
+        try (RunningApp app = RunningApp.withDemoWorld()) {
+            HouseholdPages brannock = visit.at(app).as("jory").household("Brannock");
+            brannock.pair().goOn().stands("Put the phone on the camera's own network").hands().see("Joined to")
+                    .stands("Send the house's Wi-Fi to the camera").hands();
+
+            app.kill();
+            app.startAgain();
+
+            // The session is kept in the database, so nobody has to sign in again either.
+            visit.page().reload();
+            brannock.pair().goOn().stands("Send the house's Wi-Fi to the camera").see("Amber, quick").timePasses().see("Green, steady")
+                    .stands("Bring the phone home and look");
+            assertThat(visit.page().locator(".run-history summary")).hasText("4 steps so far");
+        }
+    }
+}

@@ -1,0 +1,210 @@
+package roofnest.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.regex.Pattern;
+
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+
+import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.Page;
+
+import roofnest.journeys.pages.BriefPage;
+import roofnest.journeys.pages.CarePage;
+import roofnest.journeys.pages.HouseholdPages;
+import roofnest.journeys.pages.MountPage;
+import roofnest.journeys.pages.ProvePage;
+import roofnest.journeys.pages.ReadyPage;
+import roofnest.journeys.pages.RunPage;
+import roofnest.journeys.pages.SharePage;
+import roofnest.journeys.pages.SurveyPage;
+import roofnest.journeys.pages.TunePage;
+
+/** Jory takes Quiller's camera through all nine stages and ends with the pack in hand. */
+@Journey
+class QuillerJourneyTest {
+    private static final String STAIRS = "Recognise a face at the river stairs";
+
+    @Test
+    void one_camera_from_the_first_call_to_the_hand_over(Visit visit) throws IOException {
+        HouseholdPages quiller = visit.as("jory").household("Quiller");
+        brief(quiller.brief());
+        survey(quiller.survey());
+        ready(quiller.ready());
+        pair(quiller.pair().startOnStandIns());
+        mount(quiller.mount());
+        tune(quiller.tune());
+        share(quiller.share(), visit, quiller);
+        prove(visit, quiller);
+        care(quiller.care(), visit.page(), quiller.address());
+        assertThat(visit.complaints()).isEmpty();
+    }
+
+    private static void brief(BriefPage brief) {
+        brief.onlyTheAgreed();
+        assertThat(brief.promises().standing("Only the people agreed")).hasText("broken");
+        brief.makeOut("someone is there", "lane door", "by day");
+        assertThat(brief.promises().line("Tell that someone is at the lane door, by day")).isVisible();
+        assertThat(brief.promises().standing(STAIRS)).hasText("broken");
+    }
+
+    private static void survey(SurveyPage survey) {
+        String before = survey.footprint("detect");
+        assertThat(survey.promises().measured(STAIRS)).hasText("118 px/m");
+        survey.drag(0, -2.25).type("heading", "106").type("height", "2.5").saved();
+        assertThat(survey.promises().standing(STAIRS)).hasText("kept");
+        assertThat(survey.footprint("detect")).isNotEqualTo(before);
+        assertThat(survey.picture().first()).isVisible();
+
+        double x = Double.parseDouble(survey.field("x"));
+        survey.press("ArrowRight", 1).press(".", 2).press(",", 2).press("PageUp", 1).press("PageDown", 1).press("ArrowLeft", 1).saved();
+        assertThat(Double.parseDouble(survey.field("x"))).isEqualTo(x);
+        survey.page().reload();
+        assertThat(survey.promises().standing(STAIRS)).hasText("kept");
+    }
+
+    private static void ready(ReadyPage ready) {
+        assertThat(ready.verdict()).hasText("cannot join");
+        assertThat(ready.reasons()).containsText("a space");
+        assertThat(ready.suggestion()).containsText("Muhle-Wehr");
+        assertThat(ready.suggestion()).containsText("9 other things have to rejoin, about 18 min");
+        ready.takeSuggestion();
+        assertThat(ready.verdict()).hasText("joins if…");
+        assertThat(ready.promises().standing("Can join")).hasText("thin");
+    }
+
+    private static void pair(RunPage run) {
+        run.stands("Power it on beside the router").goWrong("falls back").goWrong("typed wrongly");
+        run.hands();
+        assertThat(run.benchLight()).hasText("Amber, steady");
+        run.timePasses();
+        assertThat(run.benchLight()).hasText("Amber, slow");
+        run.see("Amber, slow").stands("Put the phone on the camera's own network");
+
+        run.hands();
+        assertThat(run.phone()).containsText("No internet there. Back on Muhle-Wehr");
+        run.see("Back on").stands("Stop the phone from going home").hands();
+        assertThat(run.phone()).containsText("auto-join off");
+        run.see("Joined to").stands("Send the house's Wi-Fi to the camera").hands();
+        run.see("Amber, quick").stands("Wait while it joins").timePasses();
+        assertThat(run.benchLight()).hasText("Amber, slow");
+        run.see("Amber, slow").stands("Start over with the right password").hands();
+
+        run.see("Amber, slow").hands().see("Joined to").hands().key("1");
+        run.stands("Wait while it joins").timePasses();
+        assertThat(run.benchLight()).hasText("Green, steady");
+        run.see("Green, steady").stands("Bring the phone home and look").hands();
+        assertThat(run.phone()).containsText("Live picture");
+        run.see("A live picture").stands("Change the camera's own password");
+
+        run.type("devicePassword", "post1234").done().stands("Change the camera's own password");
+        assertThat(run.page().getByText("This is the password it came with")).isVisible();
+        assertThat(run.value("devicePassword")).isEqualTo("post1234");
+        run.type("devicePassword", "Heron-31-weir").done();
+        run.stands("Keep the sticker").type("serial", "PO-90017-Q").type("stickerKept", "under the base plate, pictured").done();
+        run.stands("Name it so that anyone in the house knows which it is");
+        assertThat(run.value("cameraName")).isEqualTo("Stairs eye");
+        run.done().stands("Joined, secured and named");
+    }
+
+    private static void mount(MountPage mount) {
+        mount.takeHeight("2.70 m");
+        assertThat(mount.chosenHeight()).hasText("2.70 m");
+        assertThat(mount.facts()).containsText("6 mm plug with 4 × 35 mm screw");
+        assertThat(mount.facts()).containsText("none: it runs on its pack");
+        assertThat(mount.cautions()).containsText("Drill the stone, not the joint");
+        assertThat(mount.promises().standing("Hangs out of arm's reach")).hasText("kept");
+        mount.hung();
+        assertThat(mount.page().getByText("Hung.")).isVisible();
+    }
+
+    private static void tune(TunePage tune) {
+        tune.set("clipSeconds", "20").set("cardGb", "32").set("visitsPerDay", "120").set("chargeEveryDays", "0").set("openSky", "10").setItSo();
+        assertThat(tune.promises().standing("Battery lasts")).hasText("broken");
+        tune.set("clipSeconds", "12").set("cardGb", "64").set("visitsPerDay", "46").set("chargeEveryDays", "90").set("openSky", "55").setItSo();
+        assertThat(tune.promises().standing("Battery lasts")).hasText("kept");
+        assertThat(tune.promises().standing("Keeps 14 days")).hasText("kept");
+        assertThat(tune.months()).hasCount(13);
+        assertThat(tune.figures()).containsText("mAh");
+    }
+
+    private static void share(SharePage share, Visit visit, HouseholdPages quiller) {
+        assertThat(share.flag("Corin Ashdown")).hasText("can still look, but has left");
+        assertThat(share.promises().standing("Only the people agreed")).hasText("broken");
+        share.role("Corin Ashdown", "no access").role("Bram Quiller", "manager").role("Hesper Quiller", "viewer");
+        assertThat(share.promises().standing("Only the people agreed")).hasText("kept");
+        share.invite("Hesper Quiller").openNewestInvitation();
+        Page page = visit.page();
+        assertThat(page.getByText("Hello Hesper Quiller")).isVisible();
+        page.getByText("Accept").click();
+        assertThat(page.getByText("You have accepted")).isVisible();
+        page.navigate(visit.site());
+        visit.household("Quiller");
+        quiller.share();
+        assertThat(page.locator("tr", new Page.LocatorOptions().setHasText("Hesper Quiller"))).containsText("accepted");
+    }
+
+    private static void prove(Visit visit, HouseholdPages quiller) throws IOException {
+        ProvePage prove = quiller.prove();
+        prove.begin("Live at home", "Stairs eye").skipTheWait();
+        assertThat(prove.clock()).hasText(Pattern.compile("[0-9]{2}:[0-9]{2}:[0-9]{2}"));
+        prove.page().locator("#signalDbm").fill("-58");
+        prove.passed();
+        assertThat(prove.promises().line("Holds its Wi-Fi link")).containsText("proved by a test");
+        assertThat(prove.promises().measured("Holds its Wi-Fi link")).hasText("\u221258 dBm");
+
+        prove.begin("Live away", "Stairs eye");
+        assertThat(prove.page().getByText("The first mobile connection is slow")).isVisible();
+        prove.skipTheWait().passed();
+
+        prove.begin("Walk test", "Stairs eye").skipTheWait();
+        assertThat(prove.walker()).hasAttribute("d", Pattern.compile("M.+Z"));
+        prove.passed();
+        assertThat(prove.result("Walk test")).containsText("caught");
+        assertThat(prove.promises().line(STAIRS)).containsText("proved by a test");
+
+        prove.begin("Alert", "Stairs eye").skipTheWait().passed();
+        assertThat(prove.promises().standing("Phone rings within 6 s")).hasText("kept");
+
+        prove.sign("Ida Quiller");
+        assertThat(prove.page().getByText("Ida Quiller").first()).isVisible();
+        pack(visit, quiller);
+        sealedSheet(prove.page());
+        prove.handOver();
+        assertThat(prove.page().getByText("Handed over. The firm's own access to the cameras has ended.")).isVisible();
+    }
+
+    private static void pack(Visit visit, HouseholdPages quiller) throws IOException {
+        APIResponse response = visit.page().request().get(quiller.address() + "/prove/pack.pdf");
+        assertThat(response.headers()).containsEntry("content-type", "application/pdf");
+        try (PDDocument document = Loader.loadPDF(response.body())) {
+            String text = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+            assertThat(text).contains("Quiller · 9 Weir Steps", STAIRS, "proved by a test", "Stays off next door's landing", "Keeps 14 days of footage",
+                    "Phone rings within 6 s", "Only the people agreed can look", "Tell that someone is at the lane door", "Stairs eye", "PO-90017-Q",
+                    "Hesper Quiller", "Ida Quiller");
+            assertThat(text).doesNotContain("Heron-31-weir");
+        }
+    }
+
+    private static void sealedSheet(Page page) throws IOException {
+        var download = page.waitForDownload(() -> page.getByText("Sealed password sheet").click());
+        try (PDDocument document = Loader.loadPDF(java.nio.file.Files.readAllBytes(download.path()))) {
+            assertThat(new PDFTextStripper().getText(document)).contains("Heron-31-weir", "Muhle-Wehr");
+        }
+        page.reload();
+        assertThat(page.getByText("Secrets were looked at 2 times")).isVisible();
+    }
+
+    private static void care(CarePage care, Page page, String address) {
+        String before = care.nextCharge().textContent();
+        assertThat(before).matches("[A-Z][a-z]+day [0-9]{1,2} [A-Z][a-z]+ 20[0-9]{2}");
+        care.enter("pack charged", "Stairs eye", "Charged before the hand-over.");
+        assertThat(care.log()).containsText("Charged before the hand-over.");
+        assertThat(page.request().get(address + "/care/battery.ics").text()).contains("BEGIN:VEVENT", "Charge Stairs eye");
+    }
+}

@@ -1,0 +1,151 @@
+package roofnest.journeys;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+
+/** The packaged application as a process of its own, on a database and a port of its own. */
+public final class RunningApp implements AutoCloseable {
+    private static final String JAR = "../app/target/app-0.1.0-boot.jar";
+    private static final long START_LIMIT_S = 180;
+
+    private final String database = "journey_" + UUID.randomUUID().toString().replace("-", "");
+    private final Path keyFile;
+    private final boolean demo;
+    private final int port;
+    private final List<String> output = Collections.synchronizedList(new ArrayList<>());
+    private Process process;
+
+    private RunningApp(boolean demo) throws IOException {
+        this.demo = demo;
+        this.keyFile = Files.createTempDirectory("roofnest-journey").resolve("secret.key");
+        try (ServerSocket free = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            this.port = free.getLocalPort();
+        }
+    }
+
+    /** Starts with the demo world and comes back when it is loaded. */
+    public static RunningApp withDemoWorld() {
+        return started(true, "The demo world is loaded");
+    }
+
+    public static RunningApp empty() {
+        return started(false, "Started RoofNestApplication");
+    }
+
+    private static RunningApp started(boolean demo, String readyLine) {
+        try {
+            RunningApp app = new RunningApp(demo);
+            app.createDatabase();
+            app.start(readyLine);
+            return app;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    public String url() {
+        return "http://127.0.0.1:" + port;
+    }
+
+    /** Ends the process at once, as kill -9 does: nothing gets a chance to tidy up. */
+    public void kill() {
+        process.destroyForcibly();
+        awaitEnd();
+    }
+
+    public void startAgain() {
+        start("Started RoofNestApplication");
+    }
+
+    private void start(String readyLine) {
+        try {
+            ProcessBuilder builder = new ProcessBuilder("java", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-jar", JAR).redirectErrorStream(true);
+            builder.environment().put("ROOFNEST_DB_URL", "jdbc:postgresql://" + server() + "/" + database);
+            builder.environment().put("ROOFNEST_DB_PASSWORD", password());
+            builder.environment().put("ROOFNEST_PORT", String.valueOf(port));
+            builder.environment().put("ROOFNEST_DEMO", String.valueOf(demo));
+            builder.environment().put("ROOFNEST_KEY_FILE", keyFile.toString());
+            process = builder.start();
+            CountDownLatch ready = new CountDownLatch(1);
+            Thread reader = new Thread(() -> read(readyLine, ready), "output of the application");
+            reader.setDaemon(true);
+            reader.start();
+            if (!ready.await(START_LIMIT_S, TimeUnit.SECONDS) || !process.isAlive()) {
+                throw new IllegalStateException("the application did not start:\n" + String.join("\n", output));
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private void read(String readyLine, CountDownLatch ready) {
+        try (BufferedReader lines = new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8))) {
+            for (String line = lines.readLine(); line != null; line = lines.readLine()) {
+                output.add(line);
+                if (line.contains(readyLine)) {
+                    ready.countDown();
+                }
+            }
+        } catch (IOException e) {
+            output.add("reading ended: " + e.getMessage());
+        }
+        ready.countDown();
+    }
+
+    public String output() {
+        return String.join("\n", output);
+    }
+
+    private void createDatabase() {
+        try (Connection connection = DriverManager.getConnection("jdbc:postgresql://" + server() + "/postgres", "roofnest", password())) {
+            connection.createStatement().execute("create database " + database);
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static String server() {
+        String server = System.getenv("ROOFNEST_TEST_DB");
+        if (server == null) {
+            throw new IllegalStateException("The journeys need a database: run them with bin/test");
+        }
+        return server;
+    }
+
+    private static String password() {
+        return System.getenv("ROOFNEST_TEST_DB_PASSWORD");
+    }
+
+    private void awaitEnd() {
+        try {
+            process.waitFor(30, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    @Override
+    public void close() {
+        process.destroy();
+        awaitEnd();
+    }
+}

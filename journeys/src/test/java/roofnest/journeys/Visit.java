@@ -1,0 +1,95 @@
+package roofnest.journeys;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Supplier;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Page;
+
+import roofnest.journeys.pages.HouseholdPages;
+
+/** One person with one browser window. What the page complains about on its console is kept and can be checked. */
+public final class Visit implements AutoCloseable {
+    private static final String PASSWORD = "weir steps nine";
+
+    private final Browser browser;
+    private final Supplier<RunningApp> demo;
+    private final List<String> complaints = new ArrayList<>();
+    private BrowserContext context;
+    private Page page;
+    private String site;
+
+    Visit(Browser browser, Supplier<RunningApp> demo) {
+        this.browser = browser;
+        this.demo = demo;
+        size(1280, 800);
+    }
+
+    /** Begins anew with a window of another size. */
+    public Visit size(int width, int height) {
+        if (context != null) {
+            context.close();
+        }
+        context = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height).setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
+        page = context.newPage();
+        page.onConsoleMessage(message -> {
+            if (message.type().equals("error")) {
+                complaints.add(message.text());
+            }
+        });
+        page.onPageError(complaints::add);
+        return this;
+    }
+
+    public Visit at(RunningApp app) {
+        site = app.url();
+        return this;
+    }
+
+    /** Signs in to the demo world as somebody of Ladderhall. */
+    public Visit as(String name) {
+        if (site == null) {
+            at(demo.get());
+        }
+        page.navigate(site + "/sign-in");
+        page.getByLabel("E-mail").fill(name + "@ladderhall.example");
+        page.getByLabel("Password").fill(PASSWORD);
+        page.locator("form.stack button[type=submit]").click();
+        page.waitForURL(site + "/");
+        return this;
+    }
+
+    public HouseholdPages household(String name) {
+        page.navigate(site + "/");
+        page.locator("a.household", new Page.LocatorOptions().setHasText(name)).click();
+        return new HouseholdPages(page);
+    }
+
+    public Page page() {
+        return page;
+    }
+
+    public String site() {
+        return site;
+    }
+
+    public Visit open(String path) {
+        if (site == null) {
+            at(demo.get());
+        }
+        page.navigate(site + path);
+        return this;
+    }
+
+    /** Errors on the console, those of answers that were meant to be refused left out. */
+    public List<String> complaints() {
+        return complaints.stream().filter(text -> !text.contains("status of 4")).toList();
+    }
+
+    @Override
+    public void close() {
+        context.close();
+    }
+}

@@ -1,0 +1,61 @@
+package roofnest.journeys.pages;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+
+public record ProvePage(Page page) {
+    public ProvePage begin(String test, String camera) {
+        page.waitForNavigation(() -> page.getByLabel(test + ", " + camera).click());
+        return this;
+    }
+
+    public ProvePage skipTheWait() {
+        Locator skip = page.locator("#live-skip");
+        if (skip.isVisible()) {
+            skip.click();
+        }
+        page.locator("#live-picture[data-shown=true]").waitFor();
+        return this;
+    }
+
+    public Locator walker() {
+        return page.locator("#walker-body");
+    }
+
+    public Locator clock() {
+        return page.locator("#live-clock");
+    }
+
+    public ProvePage passed() {
+        page.waitForNavigation(() -> page.locator("button[name=passed][value=true]").click());
+        return this;
+    }
+
+    public Locator result(String test) {
+        return page.locator(".tests li", new Page.LocatorOptions().setHasText(test)).locator(".num");
+    }
+
+    public ProvePage sign(String name) {
+        page.locator("#signer").fill(name);
+        page.locator("#sign-pad").scrollIntoViewIfNeeded();
+        BoundingBox pad = page.locator("#sign-pad").boundingBox();
+        page.mouse().move(pad.x + 40, pad.y + pad.height * 0.7);
+        page.mouse().down();
+        for (int i = 1; i <= 12; i++) {
+            page.mouse().move(pad.x + 40 + i * 18, pad.y + pad.height * (i % 2 == 0 ? 0.7 : 0.3));
+        }
+        page.mouse().up();
+        page.waitForNavigation(() -> page.locator("#sign-form button[type=submit]").click());
+        return this;
+    }
+
+    public ProvePage handOver() {
+        page.waitForNavigation(() -> page.getByText("Hand over and end the firm's access").click());
+        return this;
+    }
+
+    public Promises promises() {
+        return new Promises(page);
+    }
+}

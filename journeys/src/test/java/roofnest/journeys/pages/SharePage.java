@@ -1,0 +1,35 @@
+package roofnest.journeys.pages;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+
+public record SharePage(Page page) {
+    private Locator row(String person) {
+        return page.locator(".matrix tbody tr", new Page.LocatorOptions().setHasText(person));
+    }
+
+    public Locator flag(String person) {
+        return row(person).locator(".flag");
+    }
+
+    public SharePage role(String person, String role) {
+        row(person).locator("select").selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(role));
+        page.waitForNavigation(() -> row(person).getByText("Set", new Locator.GetByTextOptions().setExact(true)).click());
+        return this;
+    }
+
+    public SharePage invite(String person) {
+        page.waitForNavigation(() -> page.getByLabel("Invite " + person).click());
+        return this;
+    }
+
+    /** Opens the newest letter's invitation from the simulated mailbox. */
+    public void openNewestInvitation() {
+        page.getByText("Open the mailbox").click();
+        page.getByText("Open the invitation").first().click();
+    }
+
+    public Promises promises() {
+        return new Promises(page);
+    }
+}

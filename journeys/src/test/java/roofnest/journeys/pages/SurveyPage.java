@@ -1,0 +1,67 @@
+package roofnest.journeys.pages;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
+
+public record SurveyPage(Page page) {
+    public Promises promises() {
+        return new Promises(page);
+    }
+
+    public Locator saveState() {
+        return page.locator("#save-state");
+    }
+
+    public SurveyPage saved() {
+        assertThat(saveState()).hasText("saved");
+        return this;
+    }
+
+    /** Drags the camera with the mouse, by metres of the plan: east and north. */
+    public SurveyPage drag(double eastM, double northM) {
+        BoundingBox at = page.locator(".perch-body").boundingBox();
+        double pxPerM = pxPerM();
+        double x = at.x + at.width / 2;
+        double y = at.y + at.height / 2;
+        page.mouse().move(x, y);
+        page.mouse().down();
+        page.mouse().move(x + eastM * pxPerM / 2, y - northM * pxPerM / 2);
+        page.mouse().move(x + eastM * pxPerM, y - northM * pxPerM);
+        page.mouse().up();
+        return this;
+    }
+
+    private double pxPerM() {
+        return ((Number) page.evaluate("() => document.getElementById('plan').getScreenCTM().a")).doubleValue();
+    }
+
+    public SurveyPage press(String key, int times) {
+        page.locator("#perch").focus();
+        for (int i = 0; i < times; i++) {
+            page.keyboard().press(key);
+        }
+        return this;
+    }
+
+    public SurveyPage type(String field, String value) {
+        page.locator("#pose-" + field).fill(value);
+        page.locator("#pose-" + field).press("Tab");
+        return this;
+    }
+
+    public String field(String name) {
+        return page.locator("#pose-" + name).inputValue();
+    }
+
+    /** Path of the footprint of a level of detail. */
+    public String footprint(String level) {
+        return page.locator(".foot." + level).first().getAttribute("d");
+    }
+
+    public Locator picture() {
+        return page.locator(".picture-frame .shape");
+    }
+}
