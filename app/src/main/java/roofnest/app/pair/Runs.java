@@ -3,6 +3,7 @@ package roofnest.app.pair;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -27,7 +28,10 @@ import roofnest.core.pairing.RunState;
 import roofnest.core.pairing.Script;
 import roofnest.core.pairing.Scripts;
 import roofnest.core.pairing.Step;
+import roofnest.core.promise.Promise;
 import roofnest.core.promise.Stage;
+import roofnest.core.view.CameraPose;
+import roofnest.core.view.Projection;
 import roofnest.standins.Bench;
 import roofnest.standins.BenchAct;
 import roofnest.standins.Fault;
@@ -160,12 +164,20 @@ public class Runs {
         return model.passwordRule().suggest(random);
     }
 
+    /** From the place that it sees and is most to make out at; else from the nearest. */
     String suggestName(HouseholdRef ref, Open open) {
         HouseholdFacts household = facts.load(ref.id());
         List<String> taken = cameras.namesOfOthers(ref.id(), open.camera().id());
+        CameraPose pose = open.camera().camera().pose();
+        Projection projection = new Projection(open.model().lens(), pose);
         return household.plan()
-                .flatMap(plan -> plan.places().stream().min(java.util.Comparator.comparingDouble(
-                        place -> place.at().distanceM(open.camera().camera().pose().onPlan()))))
+                .flatMap(plan -> household.written().stream()
+                        .filter(Promise.MakeOut.class::isInstance).map(Promise.MakeOut.class::cast)
+                        .sorted(Comparator.comparing(Promise.MakeOut::level).reversed())
+                        .flatMap(promise -> plan.place(promise.placeId()).stream())
+                        .filter(place -> projection.pixel(place.face()).filter(projection::inFrame).isPresent())
+                        .findFirst()
+                        .or(() -> plan.places().stream().min(Comparator.comparingDouble(place -> place.at().distanceM(pose.onPlan())))))
                 .map(place -> CameraName.suggest(place.name(), taken)).orElse(open.camera().camera().name());
     }
 
