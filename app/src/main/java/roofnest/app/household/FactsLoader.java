@@ -13,15 +13,13 @@ import roofnest.app.share.AccessRepository;
 import roofnest.app.survey.CameraRepository;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.plan.HousePlan;
-import roofnest.core.plan.PlanDocument;
-import roofnest.core.plan.PlanRefused;
 import roofnest.core.power.Climate;
 
 /** Gathers everything that a household is judged by. */
 @Component
 public class FactsLoader {
     private final HouseholdRepository households;
-    private final PlanDocument plans;
+    private final ReadPlans plans;
     private final CameraRepository cameras;
     private final PromiseRepository promises;
     private final NetworkRepository networks;
@@ -30,7 +28,7 @@ public class FactsLoader {
     private final Clock clock;
 
     FactsLoader(
-            HouseholdRepository households, PlanDocument plans, CameraRepository cameras, PromiseRepository promises,
+            HouseholdRepository households, ReadPlans plans, CameraRepository cameras, PromiseRepository promises,
             NetworkRepository networks, AccessRepository access, ProofRepository proofs, Clock clock) {
         this.households = households;
         this.plans = plans;
@@ -50,12 +48,6 @@ public class FactsLoader {
     }
 
     private Optional<HousePlan> plan(long householdId) {
-        return households.planDocument(householdId).map(document -> {
-            try {
-                return plans.read(document);
-            } catch (PlanRefused e) {
-                throw new IllegalStateException("the stored plan of household " + householdId + " no longer reads", e);
-            }
-        });
+        return households.planDocument(householdId).map(plans::plan);
     }
 }

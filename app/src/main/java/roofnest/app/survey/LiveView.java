@@ -42,7 +42,7 @@ import roofnest.core.view.Sightline;
  */
 public record LiveView(
         long cameraId, String cameraName, int version, Pose pose, List<Footing> footprints, List<Contour> contours, List<OtherCamera> others,
-        Picture picture, List<Readout> readouts, List<PromiseLine> promises, String counts, List<String> maskSuggestion) {
+        Picture picture, List<Readout> readouts, List<PromiseLine> promises, String counts, List<String> maskSuggestion, double metresPerPx) {
     private static final double GRID_STEP_M = 0.5;
     private static final double DAYLIGHT_M = 60;
     private static final int[] CONTOURS_DBM = {-45, -53, -60, -67, -75};
@@ -69,6 +69,11 @@ public record LiveView(
 
     public record Readout(String what, String value) {}
 
+    /** A size given in pixels of the usual board, in the plan's metres. */
+    public double px(double pixels) {
+        return Math.round(pixels * metresPerPx * 1000) / 1000.0;
+    }
+
     /** @param at the chosen camera as it is being tried, already in {@code facts} */
     public static LiveView of(HousePlan plan, HouseholdFacts facts, HouseholdJudge judge, Camera at, int version) {
         Judgement judgement = judge.again(facts);
@@ -80,7 +85,8 @@ public record LiveView(
                 facts.cameras().stream().filter(camera -> camera.id() != at.id())
                         .map(camera -> new OtherCamera(camera.name(), camera.pose().xM(), -camera.pose().yM(), camera.pose().headingDeg())).toList(),
                 picture(plan, facts, at), readouts(plan, judge.link(facts, at), at, facts),
-                lines(judgement, facts, at), counts(judgement), maskSuggestion(facts, crossings, at));
+                lines(judgement, facts, at), counts(judgement), maskSuggestion(facts, crossings, at),
+                PlanDrawing.of(plan, plan.storeys().get(0)).metresPerPx());
     }
 
     private static List<PromiseLine> lines(Judgement judgement, HouseholdFacts facts, Camera at) {

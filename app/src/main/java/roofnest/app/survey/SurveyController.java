@@ -70,8 +70,7 @@ class SurveyController {
     @PostMapping("/households/{household}/survey/cameras/{camera}/try")
     String tryPose(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestBody TrialPoses.Tried tried, Model model) {
         CameraRepository.Record stored = cameras.get(ref.id(), cameraId);
-        model.addAttribute("live", trials.judge(ref, stored, tried.pose(), stored.camera().masked()));
-        model.addAttribute("drawing", trials.drawing(ref));
+        model.addAttribute("live", trials.tried(trials.facts(ref), stored, tried.pose()));
         return "survey :: live";
     }
 
@@ -80,8 +79,7 @@ class SurveyController {
     String savePose(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestBody TrialPoses.Tried tried, Model model) {
         Set<MaskCell> masked = cameras.get(ref.id(), cameraId).camera().masked();
         changes.run(ref, Stage.SURVEY, () -> cameras.place(ref.id(), cameraId, tried.pose(), masked, tried.version()));
-        model.addAttribute("live", trials.stored(ref, cameraId));
-        model.addAttribute("drawing", trials.drawing(ref));
+        model.addAttribute("live", trials.stored(trials.facts(ref), cameras.get(ref.id(), cameraId)));
         return "survey :: live";
     }
 
@@ -89,7 +87,7 @@ class SurveyController {
     @PostMapping("/households/{household}/survey/cameras/{camera}/mask")
     String mask(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam boolean on) {
         CameraRepository.Record stored = cameras.get(ref.id(), cameraId);
-        Set<MaskCell> cells = on ? trials.masked(ref, stored) : Set.of();
+        Set<MaskCell> cells = on ? trials.masked(trials.facts(ref), stored) : Set.of();
         changes.run(ref, Stage.SURVEY, () -> cameras.place(ref.id(), cameraId, stored.camera().pose(), cells, stored.version()));
         return "redirect:" + ref.path() + "/survey?camera=" + cameraId;
     }
@@ -144,7 +142,7 @@ class SurveyController {
         model.addAttribute("planFaults", planFaults);
         model.addAttribute("models", catalogue.models());
         model.addAttribute("board", BoardView.of(frame, storeyId));
-        trials.shown(ref, cameraId).ifPresent(live -> model.addAttribute("live", live));
+        trials.shown(ref, frame.facts(), cameraId).ifPresent(live -> model.addAttribute("live", live));
         return "survey";
     }
 }

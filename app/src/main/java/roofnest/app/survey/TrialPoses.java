@@ -1,7 +1,6 @@
 package roofnest.app.survey;
 
 import java.util.HashSet;
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
@@ -43,38 +42,37 @@ class TrialPoses {
         }
     }
 
-    LiveView judge(HouseholdRef ref, CameraRepository.Record stored, CameraPose pose, Set<MaskCell> masked) {
-        Camera tried = stored.camera().withPose(pose).withMasked(masked);
-        HouseholdFacts facts = loader.load(ref.id()).withCamera(tried);
-        HousePlan plan = facts.plan().orElseThrow(() -> new BadInput("The house has no plan yet."));
-        return LiveView.of(plan, facts, new HouseholdJudge(facts.plan()), tried, stored.version());
+    HouseholdFacts facts(HouseholdRef ref) {
+        return loader.load(ref.id());
     }
 
-    LiveView stored(HouseholdRef ref, long cameraId) {
-        CameraRepository.Record record = cameras.get(ref.id(), cameraId);
-        return judge(ref, record, record.camera().pose(), record.camera().masked());
+    /** Judges {@code facts} with the camera held in another pose. */
+    LiveView tried(HouseholdFacts facts, CameraRepository.Record stored, CameraPose pose) {
+        return judge(facts, stored.camera().withPose(pose), stored.version());
     }
 
-    /** For the scale of lettering; the storey does not matter to it. */
-    PlanDrawing drawing(HouseholdRef ref) {
-        HousePlan plan = loader.load(ref.id()).plan().orElseThrow(() -> new BadInput("The house has no plan yet."));
-        return PlanDrawing.of(plan, plan.storeys().get(0));
+    LiveView stored(HouseholdFacts facts, CameraRepository.Record stored) {
+        return judge(facts, stored.camera(), stored.version());
     }
 
     /** The stored mask and the cells that still show what must not be shown. */
-    Set<MaskCell> masked(HouseholdRef ref, CameraRepository.Record stored) {
+    Set<MaskCell> masked(HouseholdFacts facts, CameraRepository.Record stored) {
         Set<MaskCell> cells = new HashSet<>(stored.camera().masked());
-        stored(ref, stored.id()).maskSuggestion().stream().map(MaskCell::parse).forEach(cells::add);
+        stored(facts, stored).maskSuggestion().stream().map(MaskCell::parse).forEach(cells::add);
         return cells;
     }
 
     /** The camera asked for, else the first; empty without a plan or a camera. */
-    Optional<LiveView> shown(HouseholdRef ref, Long cameraId) {
-        List<CameraRepository.Record> all = cameras.records(ref.id());
-        if (loader.load(ref.id()).plan().isEmpty() || all.isEmpty()) {
+    Optional<LiveView> shown(HouseholdRef ref, HouseholdFacts facts, Long cameraId) {
+        if (facts.plan().isEmpty() || facts.cameras().isEmpty()) {
             return Optional.empty();
         }
-        long id = cameraId == null ? all.get(0).id() : cameraId;
-        return Optional.of(stored(ref, id));
+        long id = cameraId == null ? facts.cameras().get(0).id() : cameraId;
+        return Optional.of(stored(facts, cameras.get(ref.id(), id)));
+    }
+
+    private static LiveView judge(HouseholdFacts facts, Camera camera, int version) {
+        HousePlan plan = facts.plan().orElseThrow(() -> new BadInput("The house has no plan yet."));
+        return LiveView.of(plan, facts.withCamera(camera), new HouseholdJudge(facts.plan()), camera, version);
     }
 }
