@@ -129,15 +129,23 @@ pg_forget_dead() {
 
 pg_down() { as_pg "$(pg_bin)/pg_ctl" -D "$1/pg" stop -m fast -w > /dev/null 2>&1 || true; }
 
-# build: makes the application, unless nothing changed since the last time.
+# build: makes the application, unless nothing changed since the last time, and unpacks it: it starts quicker so.
 build() {
   local stamp=$top/.build/stamp now
   now=$(cd "$top" && find pom.xml core standins app -path '*/target' -prune -o -path '*/src/test' -prune -o -type f -print0 \
     | sort -z | xargs -0 sha256sum | sha256sum)
-  jar=$top/app/target/app-0.1.0-boot.jar
+  jar=$top/.build/app/app-0.1.0-boot.jar
   if [ -f "$jar" ] && [ "$(cat "$stamp" 2> /dev/null)" = "$now" ]; then return; fi
   phase "Building" mvn -B -ntp -f "$top/pom.xml" -pl app -am -Dmaven.test.skip=true package
-  mkdir -p "$top/.build" && echo "$now" > "$stamp"
+  mkdir -p "$top/.build" && rm -rf "$top/.build/app"
+  phase "Unpacking" java -Djarmode=tools -jar "$top/app/target/app-0.1.0-boot.jar" extract --destination "$top/.build/app"
+  echo "$now" > "$stamp"
+}
+
+# Classes as they were after an earlier run are shared with the next; the first run after a build writes them as it stops.
+class_archive_option() {
+  local archive=$top/.build/app/classes.jsa
+  if [ -f "$archive" ]; then echo "-XX:SharedArchiveFile=$archive"; else echo "-XX:ArchiveClassesAtExit=$archive"; fi
 }
 
 # health PORT: whether the application on PORT says that it is up.
@@ -178,7 +186,7 @@ serve() {
   printf '%-44s' "Application"
   ROOFNEST_DB_URL=jdbc:postgresql://127.0.0.1:$db_port/roofnest ROOFNEST_DB_USER=roofnest ROOFNEST_DB_PASSWORD=$db_password \
   ROOFNEST_PORT=$port ROOFNEST_DEMO=$demo ROOFNEST_KEY_FILE=$home/secret.key \
-    java -XX:+UseSerialGC -Xmx768m -jar "$jar" > "$home/app.log" 2>&1 &
+    java -XX:+UseSerialGC -Xmx768m "$(class_archive_option)" -Xlog:cds=off -Xlog:cds+dynamic=off -jar "$jar" > "$home/app.log" 2>&1 &
   app_pid=$!
   echo "$app_pid" > "$home/app.pid"
   local ticks=0
