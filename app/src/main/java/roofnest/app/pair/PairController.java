@@ -143,7 +143,7 @@ class PairController {
         Runs.Open open = runs.open(ref, runId);
         frames.frame(ref, Stage.PAIR, model);
         model.addAttribute("form", form);
-        model.addAttribute("run", RunView.of(open, cameras.records(ref.id()), OffsetDateTime.now(clock), clock.getZone()));
+        model.addAttribute("run", RunView.of(open, cameras.records(ref.id()), runs.thingsToRejoin(ref), OffsetDateTime.now(clock), clock.getZone()));
         if (open.state().step().form() == Step.Form.DEVICE_PASSWORD) {
             model.addAttribute("suggestedPassword", runs.suggestPassword(open.model()));
             model.addAttribute("passwordRule", open.model().passwordRule().words());

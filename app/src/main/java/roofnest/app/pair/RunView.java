@@ -12,6 +12,7 @@ import java.util.Optional;
 import roofnest.app.survey.CameraRepository;
 import roofnest.core.catalogue.Cue;
 import roofnest.core.pairing.Answer;
+import roofnest.core.pairing.Meanwhile;
 import roofnest.core.pairing.RunEvent;
 import roofnest.core.pairing.RunState;
 import roofnest.core.pairing.Step;
@@ -23,7 +24,9 @@ record RunView(
         long id, String camera, String model, String way, String network, String startedAt, String startedBy, boolean finished,
         String stepId, String title, String instruction, String question, String form, int expectedSeconds, long elapsedSeconds,
         List<AnswerView> answers, boolean canUndo, boolean canLookAgain, Optional<String> actWords, Optional<String> changeMethod,
-        List<DeviceLine> devices, List<String> history, Optional<BenchView> bench) {
+        Optional<String> patience, List<String> meanwhile, List<DeviceLine> devices, List<String> history, Optional<BenchView> bench) {
+
+    private static final Duration WORTH_USING = Duration.ofSeconds(15);
 
     /** @param key the digit that gives this answer */
     record AnswerView(int key, String id, String label, String meaning, Optional<LampView> lamp) {}
@@ -49,7 +52,7 @@ record RunView(
 
     record FaultView(String key, String words, boolean pending) {}
 
-    static RunView of(Runs.Open open, List<CameraRepository.Record> cameras, OffsetDateTime now, java.time.ZoneId zone) {
+    static RunView of(Runs.Open open, List<CameraRepository.Record> cameras, int thingsToRejoin, OffsetDateTime now, java.time.ZoneId zone) {
         RunState state = open.state();
         Step step = state.step();
         List<AnswerView> answers = new ArrayList<>();
@@ -64,7 +67,16 @@ record RunView(
                 (int) step.expected().toSeconds(), elapsed, answers, state.canUndo() && !state.finished(),
                 open.script().lookAgain().isPresent() && !step.answers().isEmpty() && !open.script().lookAgain().get().equals(step.id()),
                 step.act().map(act -> actWords(act.name())), changeMethod(open),
-                cameras.stream().map(camera -> line(camera, open)).toList(), history(open), open.bench().map(RunView::bench));
+                step.patience(), meanwhile(open, cameras, thingsToRejoin), cameras.stream().map(camera -> line(camera, open)).toList(), history(open), open.bench().map(RunView::bench));
+    }
+
+    private static List<String> meanwhile(Runs.Open open, List<CameraRepository.Record> cameras, int thingsToRejoin) {
+        if (open.state().step().expected().compareTo(WORTH_USING) < 0) {
+            return List.of();
+        }
+        List<String> waiting = cameras.stream().filter(record -> !record.camera().joined() && record.id() != open.camera().id())
+                .map(record -> record.camera().name()).toList();
+        return Meanwhile.of(open.camera().serial() != null, open.model().setUp().stickerPlace(), waiting, thingsToRejoin);
     }
 
     private static Optional<String> changeMethod(Runs.Open open) {

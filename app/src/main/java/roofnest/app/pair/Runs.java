@@ -11,6 +11,7 @@ import org.springframework.stereotype.Service;
 
 import roofnest.app.household.FactsLoader;
 import roofnest.app.household.HouseholdChanges;
+import roofnest.app.ready.NetworkRepository;
 import roofnest.app.secrets.SecretStore;
 import roofnest.app.survey.CameraRepository;
 import roofnest.app.web.BadInput;
@@ -45,17 +46,19 @@ public class Runs {
     private final HouseholdChanges changes;
     private final FactsLoader facts;
     private final SecretStore secrets;
+    private final NetworkRepository networks;
     private final Clock clock;
     private final SecureRandom random;
 
     Runs(
-            RunRepository runs, CameraRepository cameras, HouseholdChanges changes, FactsLoader facts, SecretStore secrets, Clock clock,
-            SecureRandom random) {
+            RunRepository runs, CameraRepository cameras, HouseholdChanges changes, FactsLoader facts, SecretStore secrets,
+            NetworkRepository networks, Clock clock, SecureRandom random) {
         this.runs = runs;
         this.cameras = cameras;
         this.changes = changes;
         this.facts = facts;
         this.secrets = secrets;
+        this.networks = networks;
         this.clock = clock;
         this.random = random;
     }
@@ -158,6 +161,12 @@ public class Runs {
             };
             note.ifPresent(words -> runs.add(runId, new RunEvent.Filled(clock.instant(), ref.by(), stepId, words)));
         });
+    }
+
+    /** What else has to rejoin, once the network was changed from what it was first written down as. */
+    int thingsToRejoin(HouseholdRef ref) {
+        boolean changed = networks.find(ref.id()).filter(network -> network.version() > 1).isPresent();
+        return changed ? networks.otherThingsCount(ref.id()) : 0;
     }
 
     String suggestPassword(DeviceModel model) {

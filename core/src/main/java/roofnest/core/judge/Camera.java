@@ -60,6 +60,14 @@ public record Camera(
             return visitsPerDay / (1 + busyRate * (clipSeconds + coolDownSeconds));
         }
 
+        public Settings withClipSeconds(int seconds) {
+            return new Settings(seconds, coolDownSeconds, cardGb, visitsPerDay, liveMinutes, openSkyShare, chargeEveryDays);
+        }
+
+        public Settings withChargeEveryDays(int days) {
+            return new Settings(clipSeconds, coolDownSeconds, cardGb, visitsPerDay, liveMinutes, openSkyShare, days);
+        }
+
         public DailyUse dailyUse() {
             return new DailyUse(clipsPerDay(), clipSeconds, liveMinutes, NIGHT_SHARE);
         }
@@ -67,6 +75,10 @@ public record Camera(
 
     public Camera withPose(CameraPose newPose) {
         return new Camera(id, name, model, newPose, masked, settings, joined, ownPassword, mounted, lastCharged);
+    }
+
+    public Camera withSettings(Settings newSettings) {
+        return new Camera(id, name, model, pose, masked, newSettings, joined, ownPassword, mounted, lastCharged);
     }
 
     public Camera withMasked(Set<MaskCell> cells) {

@@ -18,6 +18,7 @@ import roofnest.core.promise.Finding;
 import roofnest.core.promise.Limit;
 import roofnest.core.promise.PromiseKey;
 import roofnest.core.promise.Remedy;
+import roofnest.core.promise.Standing;
 import roofnest.core.promise.Unit;
 import roofnest.core.radio.LinkBudget;
 import roofnest.core.radio.PathLoss;
@@ -26,6 +27,11 @@ import roofnest.core.radio.PathLoss;
 final class CameraRules {
     private static final double REACH_TOLERANCE_M = 0.1;
     private static final double BATTERY_TOLERANCE_PERCENT = 10;
+    /** A remedy that wins less than this is not worth saying. */
+    private static final double LEAST_GAIN_PERCENT = 2;
+    /** Charging is agreed in whole weeks. */
+    private static final int CHARGE_STEP_DAYS = 7;
+    private static final int LONGEST_INTERVAL_DAYS = 91;
     /** Data rate at and above which the radio sends no longer than it must, Mbit/s. */
     private static final double EASY_RATE_MBPS = 26;
 
@@ -118,27 +124,35 @@ final class CameraRules {
                 + Numbers.fixed(camera.settings().clipsPerDay(), 0) + " clips, "
                 + (camera.settings().chargeEveryDays() == 0 ? "sun only." : "charged every " + camera.settings().chargeEveryDays() + " days.");
         List<Remedy> remedies = new ArrayList<>();
-        if (limit.standing(year.lowest().percent()) != roofnest.core.promise.Standing.KEPT) {
-            Camera.Settings s = camera.settings();
-            if (s.clipSeconds() > camera.model().recording().clipMinSeconds()) {
-                int shorter = Math.max(camera.model().recording().clipMinSeconds(), s.clipSeconds() / 2);
-                Camera.Settings less = new Camera.Settings(
-                        shorter, s.coolDownSeconds(), s.cardGb(), s.visitsPerDay(), s.liveMinutes(), s.openSkyShare(), s.chargeEveryDays());
-                remedies.add(new Remedy("Clips of " + shorter + " s", lowestWith(camera, link, less)));
-            }
-            int sooner = s.chargeEveryDays() == 0 ? 90 : Math.max(14, s.chargeEveryDays() * 2 / 3);
-            Camera.Settings often = new Camera.Settings(
-                    s.clipSeconds(), s.coolDownSeconds(), s.cardGb(), s.visitsPerDay(), s.liveMinutes(), s.openSkyShare(), sooner);
-            remedies.add(new Remedy("Charge every " + sooner + " days", lowestWith(camera, link, often)));
+        if (limit.standing(year.lowest().percent()) != Standing.KEPT) {
+            remedies.addAll(batteryRemedies(camera, link, limit, year.lowest().percent()));
         }
         return Finding.of(key, year.lowest().percent(), limit, Evidence.PREDICTED, reason, remedies);
     }
 
-    private String lowestWith(Camera camera, Optional<LinkBudget> link, Camera.Settings settings) {
-        Camera changed = new Camera(camera.id(), camera.name(), camera.model(), camera.pose(), camera.masked(), settings,
-                camera.joined(), camera.ownPassword(), camera.mounted(), camera.lastCharged());
-        BatteryYear.Day lowest = batteryYear(changed, facts, link, settings.chargeEveryDays()).lowest();
-        return "lowest " + Unit.PERCENT.format(lowest.percent());
+    /** Shorter clips if they help at all, and the longest interval between charges that keeps the promise. */
+    private List<Remedy> batteryRemedies(Camera camera, Optional<LinkBudget> link, Limit limit, double lowestNow) {
+        List<Remedy> remedies = new ArrayList<>();
+        Camera.Settings now = camera.settings();
+        int shorter = Math.max(camera.model().recording().clipMinSeconds(), now.clipSeconds() / 2);
+        double withShorter = lowest(camera, link, now.withClipSeconds(shorter));
+        if (shorter < now.clipSeconds() && withShorter >= lowestNow + LEAST_GAIN_PERCENT) {
+            remedies.add(new Remedy("Clips of " + shorter + " s", "lowest " + Unit.PERCENT.format(withShorter)));
+        }
+        int from = now.chargeEveryDays() == 0 ? LONGEST_INTERVAL_DAYS : now.chargeEveryDays() - CHARGE_STEP_DAYS;
+        for (int days = from; days >= CHARGE_STEP_DAYS; days -= CHARGE_STEP_DAYS) {
+            double lowest = lowest(camera, link, now.withChargeEveryDays(days));
+            if (limit.standing(lowest) == Standing.KEPT) {
+                remedies.add(new Remedy("Charge every " + days + " days", "lowest " + Unit.PERCENT.format(lowest)));
+                return remedies;
+            }
+        }
+        remedies.add(new Remedy("Hang a model on mains power here", "no pack lasts a week at " + Numbers.fixed(now.clipsPerDay(), 0) + " clips a day"));
+        return remedies;
+    }
+
+    private double lowest(Camera camera, Optional<LinkBudget> link, Camera.Settings settings) {
+        return batteryYear(camera.withSettings(settings), facts, link, settings.chargeEveryDays()).lowest().percent();
     }
 
     static BatteryYear.Outcome batteryYear(Camera camera, HouseholdFacts facts, Optional<LinkBudget> link, int chargeEveryDays) {

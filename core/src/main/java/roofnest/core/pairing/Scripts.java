@@ -56,7 +56,9 @@ public final class Scripts {
                         Duration.ofSeconds(setUp.bootSeconds()), Optional.empty(), Step.Form.NONE,
                         "What does the camera show?", List.of(
                                 light(setUp, DeviceState.READY, HOTSPOT), light(setUp, DeviceState.BOOTING, BOOT),
-                                light(setUp, DeviceState.OFF, POWER))),
+                                light(setUp, DeviceState.OFF, POWER)))
+                        .withPatience("Not ready after " + 3 * setUp.bootSeconds() + " s? Take its power away for ten seconds and begin again; failing that, reset it: "
+                                + lowerFirst(setUp.reset()) + "."),
                 new Step(HOTSPOT, "Put the phone on the camera's own network",
                         "In the phone's Wi-Fi settings choose “" + own + "”. If the phone warns that there is no internet, stay connected.",
                         Duration.ofSeconds(15), Optional.of(HandsOn.JOIN_HOTSPOT), Step.Form.NONE,
@@ -85,7 +87,8 @@ public final class Scripts {
                         Duration.ofSeconds(setUp.joinSeconds()), Optional.empty(), Step.Form.NONE,
                         "What does the camera show?", List.of(
                                 light(setUp, DeviceState.JOINED, HOME), light(setUp, DeviceState.JOINING, JOINING),
-                                light(setUp, DeviceState.READY, WRONG).failing(), light(setUp, DeviceState.FAILED, WRONG).failing())),
+                                light(setUp, DeviceState.READY, WRONG).failing(), light(setUp, DeviceState.FAILED, WRONG).failing()))
+                        .withPatience("It gives up after " + setUp.giveUpSeconds() + " s. The waiting light coming back means that the password, or the network, did not suit: answer what you see."),
                 new Step(WRONG, "Start over with the right password",
                         "It never joined: nearly always one wrong character in the password. Remove the half-added camera in the app, wait for the ready light, and read the password aloud while it is typed.",
                         Duration.ofSeconds(30), Optional.of(HandsOn.REMOVE_HALF_ADDED), Step.Form.NONE,
@@ -153,6 +156,10 @@ public final class Scripts {
 
     private static Answer light(SetUp setUp, DeviceState state, String next) {
         return Answer.light(state.name().toLowerCase(java.util.Locale.ROOT), setUp.cues().get(state), state.words(), next);
+    }
+
+    private static String lowerFirst(String sentence) {
+        return Character.toLowerCase(sentence.charAt(0)) + sentence.substring(1);
     }
 
     private static String says(SetUp setUp, DeviceState state) {

@@ -14,12 +14,23 @@ import roofnest.core.catalogue.HandsOn;
  * @param act what hands do here, so that a stand-in can be told; empty when only looking or typing
  * @param form what is typed here
  * @param question asked above the answers
+ * @param patience what to make of it when nothing changes; empty where nothing is waited for
  */
 public record Step(
         String id, String title, String instruction, Duration expected, Optional<HandsOn> act, Form form,
-        String question, List<Answer> answers) {
+        String question, List<Answer> answers, Optional<String> patience) {
     /** What has to be typed at a step before it is done. */
     public enum Form { NONE, DEVICE_PASSWORD, STICKER, NAME }
+
+    Step(
+            String id, String title, String instruction, Duration expected, Optional<HandsOn> act, Form form, String question,
+            List<Answer> answers) {
+        this(id, title, instruction, expected, act, form, question, answers, Optional.empty());
+    }
+
+    Step withPatience(String words) {
+        return new Step(id, title, instruction, expected, act, form, question, answers, Optional.of(words));
+    }
 
     public Step {
         answers = List.copyOf(answers);
