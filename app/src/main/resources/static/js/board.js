@@ -138,6 +138,17 @@ export function startBoard() {
     }
   });
 
+  perch.addEventListener("wheel", (event) => {
+    event.preventDefault();
+    moved({ heightM: Math.max(0.2, pose.heightM - Math.sign(event.deltaY) * RAISE_M) });
+  }, { passive: false });
+
+  for (const button of form.querySelectorAll("[data-nudge]")) {
+    button.addEventListener("click", () => {
+      moved({ [button.dataset.nudge]: pose[button.dataset.nudge] + Number(button.dataset.by) });
+    });
+  }
+
   for (const field of Object.values(fields)) {
     field.addEventListener("change", () => {
       const typed = read();

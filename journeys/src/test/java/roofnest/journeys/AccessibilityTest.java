@@ -54,6 +54,18 @@ class AccessibilityTest {
     }
 
     @Test
+    void an_invitation_and_a_refused_form_have_no_violation(Visit visit) {
+        List<String> violations = new ArrayList<>();
+        visit.as("tamsin").household("Peverell").share().invite("Lisbet Peverell").openNewestInvitation();
+        check(visit, violations);
+        visit.household("Peverell").tune().set("clipSeconds", "many").setItSo();
+        check(visit, violations);
+        visit.open("/people").page().getByText("Add", new Page.GetByTextOptions().setExact(true)).click();
+        check(visit, violations);
+        assertThat(violations).isEmpty();
+    }
+
+    @Test
     void nothing_is_wider_than_a_phone(Visit visit) {
         visit.size(390, 844).as("jory");
         for (String path : pages(visit)) {

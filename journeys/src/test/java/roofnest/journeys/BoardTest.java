@@ -39,6 +39,18 @@ class BoardTest {
     }
 
     @Test
+    void the_wheel_and_the_buttons_raise_and_tilt(Visit visit) {
+        SurveyPage board = visit.as("jory").household("Lanyon").survey();
+        assertThat(board.field("height")).isEqualTo("3.20");
+        board.wheel(1).saved();
+        assertThat(board.field("height")).isEqualTo("3.30");
+        board.nudge("Lower by 10 centimetres").nudge("Tilt down by one degree").saved();
+        board.page().reload();
+        assertThat(board.field("height")).isEqualTo("3.20");
+        assertThat(board.field("tilt")).isEqualTo("23");
+    }
+
+    @Test
     void the_handle_turns_the_camera(Visit visit) {
         SurveyPage board = visit.as("jory").household("Osgood").survey();
         var handle = visit.page().locator("#perch-handle").boundingBox();

@@ -2,11 +2,13 @@ package roofnest.app.web;
 
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.TypeMismatchException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.web.ErrorResponse;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -44,6 +46,11 @@ class Problems {
     Object notAllowed(AccessDeniedException e, HttpServletRequest request) {
         return answer(request, HttpStatus.FORBIDDEN, "Your role does not allow this",
                 "Ask the owner or an installer of the firm to do it. Nothing was changed.");
+    }
+
+    @ExceptionHandler({HttpMessageNotReadableException.class, TypeMismatchException.class})
+    Object unreadable(Exception e, HttpServletRequest request) {
+        return answer(request, HttpStatus.BAD_REQUEST, "That request cannot be read", "Something in it is not of the form it should be. Nothing was changed.");
     }
 
     @ExceptionHandler

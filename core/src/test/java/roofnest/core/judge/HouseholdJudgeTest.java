@@ -159,6 +159,23 @@ class HouseholdJudgeTest {
     }
 
     @Test
+    void every_battery_remedy_helps_and_a_new_interval_keeps_the_promise() {
+        Camera.Settings busy = new Camera.Settings(25, 10, 64, 100, 5, 0.1, 90);
+        Camera hungry = camera(AT_CORNER).withSettings(busy);
+        PromiseKey key = PromiseKey.ofCamera(7, "battery");
+        Finding broken = finding(facts(hungry), key);
+        assertThat(broken.standing()).isEqualTo(Standing.BROKEN);
+        String interval = broken.remedies().stream().map(remedy -> remedy.action()).filter(action -> action.startsWith("Charge every")).findFirst().orElseThrow();
+        int days = Integer.parseInt(interval.replaceAll("[^0-9]", ""));
+        assertThat(days).isLessThan(90);
+        assertThat(finding(facts(hungry.withSettings(busy.withChargeEveryDays(days))), key).standing()).isEqualTo(Standing.KEPT);
+        assertThat(finding(facts(hungry.withSettings(busy.withChargeEveryDays(days + 7))), key).standing()).isNotEqualTo(Standing.KEPT);
+
+        Camera hopeless = camera(AT_CORNER).withSettings(new Camera.Settings(60, 0, 64, 2000, 600, 0, 90));
+        assertThat(finding(facts(hopeless), key).remedies()).last().asString().contains("mains power");
+    }
+
+    @Test
     void a_cool_down_lets_fewer_clips_through() {
         Camera.Settings none = new Camera.Settings(10, 0, 64, 100, 5, 0.7, 90);
         Camera.Settings minute = new Camera.Settings(10, 60, 64, 100, 5, 0.7, 90);

@@ -52,6 +52,18 @@ public record SurveyPage(Page page) {
         return this;
     }
 
+    /** Turns the wheel over the camera: one click up raises it by 10 centimetres. */
+    public SurveyPage wheel(int clicksUp) {
+        page.locator(".perch-body").hover();
+        page.mouse().wheel(0, -100.0 * clicksUp);
+        return this;
+    }
+
+    public SurveyPage nudge(String label) {
+        page.getByLabel(label).click();
+        return this;
+    }
+
     public String field(String name) {
         return page.locator("#pose-" + name).inputValue();
     }
