@@ -54,7 +54,8 @@ public record SurveyPage(Page page) {
 
     /** Turns the wheel over the camera: one click up raises it by 10 centimetres. */
     public SurveyPage wheel(int clicksUp) {
-        page.locator(".perch-body").hover();
+        BoundingBox at = page.locator(".perch-body").boundingBox();
+        page.mouse().move(at.x + at.width / 2, at.y + at.height / 2);
         page.mouse().wheel(0, -100.0 * clicksUp);
         return this;
     }
