@@ -91,7 +91,7 @@ class DemoNeighbours {
         frontDoor(ref);
         tools.network(ref, Stage.READY, "saltgate", "two-herons-wait", LOW, WifiSecurity.WPA2);
         long camera = tools.camera(ref, Stage.READY, "Road eye", "dunmark-post", new CameraPose(3.2, -0.35, 2.4, 215, 10),
-                new Camera.Settings(30, 5, 32, 420, 12, 0.4, 60));
+                new Camera.Settings(30, 5, 16, 420, 12, 0.4, 60));
         tools.changes.run(ref, Stage.BRIEF, () -> tools.promises.keepsDays(ref.id(), 14));
         join(ref, camera, "PO-31077-C", "Road eye");
         tools.changes.run(ref, Stage.TUNE, () -> tools.cameras.markMounted(ref.id(), camera));

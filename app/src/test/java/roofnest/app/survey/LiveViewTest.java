@@ -1,0 +1,120 @@
+package roofnest.app.survey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Set;
+
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+import roofnest.app.AppTest;
+import roofnest.app.DemoPlaces;
+import roofnest.app.household.FactsLoader;
+import roofnest.core.judge.Camera;
+import roofnest.core.judge.HouseholdFacts;
+import roofnest.core.judge.HouseholdJudge;
+import roofnest.core.plan.HousePlan;
+import roofnest.core.plan.PlanPoint;
+import roofnest.core.plan.Storey;
+import roofnest.core.view.CameraPose;
+import roofnest.core.view.MaskCell;
+
+@AppTest
+class LiveViewTest {
+    @Autowired private FactsLoader loader;
+    @Autowired private DemoPlaces demo;
+
+    @Test
+    void everything_that_moves_with_the_camera_changes_with_it_and_the_rest_stays() {
+        LiveView before = live(camera());
+        LiveView moved = live(camera().withPose(new CameraPose(11.4, -0.2, 2.5, 106, 12)));
+        assertThat(moved.footprints()).isNotEqualTo(before.footprints());
+        assertThat(moved.picture().shapes()).isNotEqualTo(before.picture().shapes());
+        assertThat(moved.promises()).isNotEqualTo(before.promises());
+        assertThat(moved.readouts()).extracting(LiveView.Readout::what).contains("blind under it", "face angle at river stairs", "signal");
+        LiveView turned = live(camera().withPose(new CameraPose(11.4, 2.0, 2.4, 60, 12)));
+        assertThat(turned.contours()).as("turning changes no signal").isEqualTo(before.contours());
+    }
+
+    @Test
+    void raising_it_changes_the_contours() {
+        LiveView low = live(camera());
+        LiveView high = live(camera().withPose(new CameraPose(11.4, 2.0, 4.5, 121, 12)));
+        assertThat(high.contours()).isNotEqualTo(low.contours());
+        assertThat(low.contours()).filteredOn(LiveView.Contour::twoBars).singleElement()
+                .satisfies(contour -> assertThat(contour.dbm()).isEqualTo(-67));
+    }
+
+    @Test
+    void footprints_are_bands_from_near_to_far_with_the_nearer_cut_out() {
+        List<LiveView.Footing> bands = live(camera()).footprints();
+        assertThat(bands).extracting(LiveView.Footing::level).containsExactly("identify", "recognise", "observe", "detect", "night");
+        for (int i = 1; i < 4; i++) {
+            String nearerOutline = bands.get(i - 1).path().split("(?<=Z)")[0];
+            assertThat(bands.get(i).path()).endsWith(nearerOutline);
+        }
+    }
+
+    @Test
+    void what_shows_next_door_is_offered_for_blacking_out_and_blacked_out_it_is_not() {
+        Camera nosy = camera().withPose(new CameraPose(-0.41, 9, 3.4, 290, 20));
+        LiveView shown = live(nosy);
+        assertThat(shown.maskSuggestion()).isNotEmpty();
+        assertThat(line(shown, "Stays off").standing()).isEqualTo("broken");
+        Set<MaskCell> cells = shown.maskSuggestion().stream().map(MaskCell::parse).collect(java.util.stream.Collectors.toSet());
+        LiveView masked = live(nosy.withMasked(cells));
+        assertThat(masked.maskSuggestion()).isEmpty();
+        assertThat(masked.picture().masked()).hasSameSizeAs(cells);
+        assertThat(line(masked, "Stays off").standing()).isEqualTo("kept");
+    }
+
+    @Test
+    void the_plan_is_drawn_a_storey_at_a_time_over_the_same_grounds() {
+        HousePlan plan = facts().plan().orElseThrow();
+        Storey ground = plan.storeys().get(0);
+        Storey upper = plan.storeys().get(1);
+        PlanDrawing below = PlanDrawing.of(plan, ground);
+        PlanDrawing above = PlanDrawing.of(plan, upper);
+        assertThat(below.walls()).hasSize(13);
+        assertThat(above.walls()).hasSize(5);
+        assertThat(above.grounds()).isEqualTo(below.grounds());
+        assertThat(below.grounds()).filteredOn(area -> area.kind().equals("neighbour")).singleElement()
+                .satisfies(area -> assertThat(area.upright()).as("a tall strip is lettered upwards").isTrue());
+    }
+
+    @Test
+    void a_new_camera_hangs_on_the_wall_nearest_to_the_first_place_and_looks_at_it() {
+        HousePlan plan = facts().plan().orElseThrow();
+        CameraPose pose = FirstPose.on(plan);
+        PlanPoint stairs = plan.place("river-stairs").orElseThrow().at();
+        assertThat(pose.headingDeg()).isCloseTo(pose.onPlan().headingToDeg(stairs), org.assertj.core.api.Assertions.within(1e-6));
+        assertThat(plan.walls()).anySatisfy(wall -> assertThat(
+                roofnest.core.plan.Segments.distanceM(pose.onPlan(), wall.from(), wall.to())).isLessThan(wall.thicknessM() / 2 + 0.2));
+    }
+
+    @Test
+    void smooth_lines_keep_their_ends() {
+        List<PlanPoint> line = List.of(new PlanPoint(0, 0), new PlanPoint(1, 0), new PlanPoint(2, 1), new PlanPoint(3, 3));
+        assertThat(Svg.smooth(line)).startsWith("M0.00 ").endsWith("L3.00 -3.00").contains("Q");
+        assertThat(Svg.closed(List.of())).isEmpty();
+    }
+
+    private static roofnest.app.web.PromiseLine line(LiveView view, String wording) {
+        return view.promises().stream().filter(line -> line.wording().startsWith(wording)).findFirst().orElseThrow();
+    }
+
+    private HouseholdFacts facts() {
+        return loader.load(demo.household("Quiller"));
+    }
+
+    private Camera camera() {
+        Camera stored = facts().cameras().get(0);
+        return stored.withPose(new CameraPose(11.4, 2.0, 2.4, 121, 12)).withMasked(Set.of());
+    }
+
+    private LiveView live(Camera camera) {
+        HouseholdFacts facts = facts().withCamera(camera);
+        return LiveView.of(facts.plan().orElseThrow(), facts, new HouseholdJudge(facts.plan()), camera, 0);
+    }
+}
