@@ -52,6 +52,13 @@ class StagePagesTest {
     }
 
     @Test
+    void the_example_plan_reads() throws Exception {
+        String example = mvc.perform(get("/households/" + demo.household("Tansley") + "/survey/example-plan.json").with(user(demo.staff("jory"))))
+                .andReturn().getResponse().getContentAsString(java.nio.charset.StandardCharsets.UTF_8);
+        assertThat(plans.read(example).walls()).hasSizeGreaterThan(9);
+    }
+
+    @Test
     void a_household_opens_where_its_work_stands_and_moves_on_by_a_press() throws Exception {
         String address = "/households/" + demo.household("Tansley");
         assertThat(mvc.perform(get(address).with(user(demo.staff("jory")))).andReturn().getResponse().getRedirectedUrl()).isEqualTo(address + "/brief");

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
+import org.springframework.core.io.ClassPathResource;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -134,6 +135,13 @@ class SurveyController {
         String document = households.planDocument(ref.id()).orElseThrow(NoSuchPage::new);
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON)
                 .header("Content-Disposition", "attachment; filename=\"plan-" + ref.id() + ".json\"").body(document);
+    }
+
+    /** A small house to start one's own plan from. */
+    @GetMapping("/households/{household}/survey/example-plan.json")
+    ResponseEntity<ClassPathResource> examplePlan(HouseholdRef ref) {
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON)
+                .header("Content-Disposition", "attachment; filename=\"example-plan.json\"").body(new ClassPathResource("/demo/plans/terrace.json"));
     }
 
     private String page(HouseholdRef ref, Long cameraId, String storeyId, Model model, Form form, List<String> planFaults) {
