@@ -9,6 +9,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -62,7 +63,7 @@ class SecurityTest {
         long osgood = demo.household("Osgood");
         byte[] before = demo.jdbc().sql("select sealed from secret where household_id = :id and kind = 'WIFI_PASSWORD'").param("id", osgood).query(byte[].class).single();
         overwrite(osgood, theirs);
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> secrets.wifiPasswordForRules(osgood)).hasMessageContaining("does not open");
+        Assertions.assertThatThrownBy(() -> secrets.wifiPasswordForRules(osgood)).hasMessageContaining("does not open");
         overwrite(osgood, before);
     }
 

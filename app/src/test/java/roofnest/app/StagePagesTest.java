@@ -6,6 +6,8 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
+import java.nio.charset.StandardCharsets;
+
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
@@ -45,7 +47,7 @@ class StagePagesTest {
     @Test
     void an_exported_plan_imports_again_without_loss() throws Exception {
         String exported = mvc.perform(get("/households/" + demo.household("Quiller") + "/survey/plan.json").with(user(demo.staff("jory"))))
-                .andReturn().getResponse().getContentAsString(java.nio.charset.StandardCharsets.UTF_8);
+                .andReturn().getResponse().getContentAsString(StandardCharsets.UTF_8);
         String again = plans.write(plans.read(exported));
         assertThat(plans.read(again)).isEqualTo(plans.read(exported));
         assertThat(plans.read(exported).walls()).hasSize(18);
@@ -54,7 +56,7 @@ class StagePagesTest {
     @Test
     void the_example_plan_reads() throws Exception {
         String example = mvc.perform(get("/households/" + demo.household("Tansley") + "/survey/example-plan.json").with(user(demo.staff("jory"))))
-                .andReturn().getResponse().getContentAsString(java.nio.charset.StandardCharsets.UTF_8);
+                .andReturn().getResponse().getContentAsString(StandardCharsets.UTF_8);
         assertThat(plans.read(example).walls()).hasSizeGreaterThan(9);
     }
 
@@ -81,6 +83,6 @@ class StagePagesTest {
 
     private String page(String household, String stage) throws Exception {
         return mvc.perform(get("/households/" + demo.household(household) + "/" + stage).with(user(demo.staff("jory")))).andReturn().getResponse()
-                .getContentAsString(java.nio.charset.StandardCharsets.UTF_8);
+                .getContentAsString(StandardCharsets.UTF_8);
     }
 }

@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.regex.Pattern;
 
-import org.junit.jupiter.api.Test;
-
 import com.microsoft.playwright.Page;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
 
 import roofnest.journeys.pages.SurveyPage;
 
@@ -69,7 +69,7 @@ class BoardTest {
         double x = Double.parseDouble(board.field("x"));
         board.press("ArrowRight", 25).saved();
         board.page().reload();
-        assertThat(Double.parseDouble(board.field("x"))).isEqualTo(x + 2.5, org.assertj.core.api.Assertions.within(0.001));
+        assertThat(Double.parseDouble(board.field("x"))).isEqualTo(x + 2.5, Assertions.within(0.001));
     }
 
     @Test

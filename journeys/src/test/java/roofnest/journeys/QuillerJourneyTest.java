@@ -4,15 +4,15 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.util.regex.Pattern;
 
+import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.Page;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
-
-import com.microsoft.playwright.APIResponse;
-import com.microsoft.playwright.Page;
 
 import roofnest.journeys.pages.BriefPage;
 import roofnest.journeys.pages.CarePage;
@@ -193,7 +193,7 @@ class QuillerJourneyTest {
 
     private static void sealedSheet(Page page) throws IOException {
         var download = page.waitForDownload(() -> page.getByText("Sealed password sheet").click());
-        try (PDDocument document = Loader.loadPDF(java.nio.file.Files.readAllBytes(download.path()))) {
+        try (PDDocument document = Loader.loadPDF(Files.readAllBytes(download.path()))) {
             assertThat(new PDFTextStripper().getText(document)).contains("Heron-31-weir", "Muhle-Wehr");
         }
         page.reload();

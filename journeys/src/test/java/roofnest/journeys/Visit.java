@@ -7,6 +7,7 @@ import java.util.function.Supplier;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ReducedMotion;
 
 import roofnest.journeys.pages.HouseholdPages;
 
@@ -32,7 +33,7 @@ public final class Visit implements AutoCloseable {
         if (context != null) {
             context.close();
         }
-        context = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height).setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
+        context = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height).setReducedMotion(ReducedMotion.REDUCE));
         page = context.newPage();
         page.onConsoleMessage(message -> {
             if (message.type().equals("error")) {

@@ -2,6 +2,7 @@ package roofnest.app.brief;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Types;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -47,7 +48,7 @@ public class ResidentRepository {
                 .param("name", name)
                 .param("email", email)
                 .param("tie", tie.name())
-                .param("leftOn", leftOn, java.sql.Types.DATE)
+                .param("leftOn", leftOn, Types.DATE)
                 .query(Long.class).single();
     }
 

@@ -1,5 +1,6 @@
 package roofnest.app.care;
 
+import java.sql.Types;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -55,7 +56,7 @@ public class LogRepository {
                 values (:householdId, :cameraId, :kind, :words, :on, :by, :now)
                 """)
                 .param("householdId", householdId)
-                .param("cameraId", cameraId, java.sql.Types.BIGINT)
+                .param("cameraId", cameraId, Types.BIGINT)
                 .param("kind", kind.name())
                 .param("words", words)
                 .param("on", on)

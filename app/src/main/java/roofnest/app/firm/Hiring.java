@@ -1,5 +1,7 @@
 package roofnest.app.firm;
 
+import java.nio.charset.StandardCharsets;
+
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -26,7 +28,7 @@ public class Hiring {
         String name = form.text("name", "a name", 80);
         String email = form.email("email", "an e-mail address");
         String password = form.raw("password");
-        if (password.length() < SHORTEST_PASSWORD || password.getBytes(java.nio.charset.StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
+        if (password.length() < SHORTEST_PASSWORD || password.getBytes(StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
             form.fault("password", "Use " + SHORTEST_PASSWORD + " to " + LONGEST_PASSWORD + " characters; a few words are easiest to type.");
         }
         return new NewPerson(name, email == null ? "" : FirmRepository.normal(email), role, password);

@@ -1,5 +1,6 @@
 package roofnest.app.household;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -24,7 +25,7 @@ public record Frame(
     }
 
     public String counts() {
-        Map<Standing, Long> count = java.util.Arrays.stream(Standing.values())
+        Map<Standing, Long> count = Arrays.stream(Standing.values())
                 .collect(Collectors.toMap(standing -> standing, judgement::count));
         return count.get(Standing.KEPT) + " kept · " + count.get(Standing.THIN) + " thin · " + count.get(Standing.BROKEN)
                 + " broken · " + count.get(Standing.UNTRIED) + " not tried";

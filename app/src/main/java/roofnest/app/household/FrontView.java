@@ -5,6 +5,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 
 import roofnest.app.firm.Staff;
 import roofnest.app.web.Ridge;
@@ -37,6 +38,6 @@ record FrontView(String firm, String greeting, int broken, int dueSoon, int hous
         Household h = overview.household();
         return new Row(h.id(), h.name(), h.address(), h.dueOn() == null ? "" : h.dueOn().format(DAY), h.dueWhat() == null ? "" : h.dueWhat(),
                 h.dueOn() != null && h.dueOn().isBefore(today), overview.kept(), overview.thin(), overview.broken(), overview.untried(),
-                Ridge.of(h.stage(), h.stage(), java.util.Map.of()));
+                Ridge.of(h.stage(), h.stage(), Map.of()));
     }
 }

@@ -2,6 +2,7 @@ package roofnest.app.household;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Types;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -57,7 +58,7 @@ public class HouseholdRepository {
                 .param("firmId", firmId)
                 .param("name", name)
                 .param("address", address)
-                .param("dueOn", dueOn, java.sql.Types.DATE)
+                .param("dueOn", dueOn, Types.DATE)
                 .param("dueWhat", dueWhat)
                 .param("now", OffsetDateTime.now(clock))
                 .query(Long.class).single();
@@ -94,7 +95,7 @@ public class HouseholdRepository {
     public void setDue(long id, LocalDate dueOn, String dueWhat) {
         jdbc.sql("update household set due_on = :dueOn, due_what = :dueWhat where id = :id")
                 .param("id", id)
-                .param("dueOn", dueOn, java.sql.Types.DATE)
+                .param("dueOn", dueOn, Types.DATE)
                 .param("dueWhat", dueWhat)
                 .update();
     }

@@ -1,6 +1,7 @@
 package roofnest.app.mount;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -41,7 +42,7 @@ record MountView(
         Optional<Watched> watched = plan.flatMap(p -> frame.facts().written().stream()
                 .filter(Promise.MakeOut.class::isInstance).map(Promise.MakeOut.class::cast)
                 .flatMap(promise -> p.place(promise.placeId()).map(place -> new Watched(place, promise.level())).stream())
-                .min(java.util.Comparator.comparingDouble(w -> w.place().at().distanceM(camera.pose().onPlan()))));
+                .min(Comparator.comparingDouble(w -> w.place().at().distanceM(camera.pose().onPlan()))));
         List<HeightRow> heights = watched.map(w -> HeightChoice.forPlace(camera.model().lens(), camera.pose(), w.place()).stream()
                 .map(choice -> row(choice, camera, w.level())).toList()).orElse(List.of());
         Optional<Wall> wall = plan.flatMap(p -> p.nearestWall(camera.pose().onPlan()))

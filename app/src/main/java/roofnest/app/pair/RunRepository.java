@@ -2,9 +2,12 @@ package roofnest.app.pair;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Types;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 
@@ -42,7 +45,7 @@ class RunRepository {
             if (acts.isEmpty()) {
                 return 0;
             }
-            long since = newestStoredAt.map(stored -> java.time.Duration.between(stored, now).toMillis()).orElse(0L);
+            long since = newestStoredAt.map(stored -> Duration.between(stored, now).toMillis()).orElse(0L);
             return acts.get(acts.size() - 1).atMs() + Math.max(0, since);
         }
     }
@@ -125,10 +128,10 @@ class RunRepository {
                 """)
                 .param("runId", runId)
                 .param("kind", kind)
-                .param("step", step, java.sql.Types.VARCHAR)
-                .param("answer", answer, java.sql.Types.VARCHAR)
-                .param("note", note, java.sql.Types.VARCHAR)
-                .param("at", OffsetDateTime.ofInstant(event.at(), java.time.ZoneOffset.UTC))
+                .param("step", step, Types.VARCHAR)
+                .param("answer", answer, Types.VARCHAR)
+                .param("note", note, Types.VARCHAR)
+                .param("at", OffsetDateTime.ofInstant(event.at(), ZoneOffset.UTC))
                 .param("by", event.by())
                 .update();
     }
@@ -152,7 +155,7 @@ class RunRepository {
                 """)
                 .param("runId", runId)
                 .param("kind", kind)
-                .param("what", what, java.sql.Types.VARCHAR)
+                .param("what", what, Types.VARCHAR)
                 .param("atMs", act.atMs())
                 .param("now", OffsetDateTime.now(clock))
                 .update();

@@ -2,6 +2,7 @@ package roofnest.app.pair;
 
 import java.time.Duration;
 import java.time.OffsetDateTime;
+import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -52,7 +53,7 @@ record RunView(
 
     record FaultView(String key, String words, boolean pending) {}
 
-    static RunView of(Runs.Open open, List<CameraRepository.Record> cameras, int thingsToRejoin, OffsetDateTime now, java.time.ZoneId zone) {
+    static RunView of(Runs.Open open, List<CameraRepository.Record> cameras, int thingsToRejoin, OffsetDateTime now, ZoneId zone) {
         RunState state = open.state();
         Step step = state.step();
         List<AnswerView> answers = new ArrayList<>();

@@ -1,6 +1,7 @@
 package roofnest.app.prove;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 
 import roofnest.app.survey.LiveView;
@@ -32,7 +33,7 @@ record LiveScene(String path, List<LiveView.Shape> shapes, List<Frame> frames, W
         WallCrossings crossings = new WallCrossings(plan);
         WalkTest test = new WalkTest(crossings, camera.model(), camera.pose());
         Walk best = plan.paths().stream()
-                .max(java.util.Comparator.comparingDouble(walk -> walk(test, walk, camera).bestDensityPxPerM()))
+                .max(Comparator.comparingDouble(walk -> walk(test, walk, camera).bestDensityPxPerM()))
                 .orElseGet(() -> new Walk("none", "across the picture", List.of(
                         camera.pose().onPlan().towards(camera.pose().headingDeg() - 30, 5), camera.pose().onPlan().towards(camera.pose().headingDeg() + 30, 5))));
         WalkTest.Capture capture = walk(test, best, camera);

@@ -1,6 +1,7 @@
 package roofnest.app.prove;
 
 import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
 import java.util.List;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -41,7 +42,7 @@ public class ProofRepository {
                 .param("key", proof.promise().value())
                 .param("measured", proof.measured())
                 .param("mark", proof.poseMark())
-                .param("at", OffsetDateTime.ofInstant(proof.at(), java.time.ZoneOffset.UTC))
+                .param("at", OffsetDateTime.ofInstant(proof.at(), ZoneOffset.UTC))
                 .param("by", proof.by())
                 .update();
     }

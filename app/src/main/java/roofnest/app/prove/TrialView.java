@@ -3,6 +3,7 @@ package roofnest.app.prove;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 import roofnest.app.survey.LiveView;
 import roofnest.core.lang.Numbers;
@@ -60,7 +61,7 @@ record TrialView(
         return results;
     }
 
-    private static String seconds(java.util.OptionalDouble value) {
+    private static String seconds(OptionalDouble value) {
         Optional<Double> boxed = value.isPresent() ? Optional.of(value.getAsDouble()) : Optional.empty();
         return boxed.map(Unit.SECONDS::format).orElse("never");
     }

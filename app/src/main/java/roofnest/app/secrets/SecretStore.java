@@ -1,5 +1,6 @@
 package roofnest.app.secrets;
 
+import java.sql.Types;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
@@ -72,7 +73,7 @@ public class SecretStore {
                 """)
                 .param("householdId", householdId)
                 .param("kind", kind)
-                .param("cameraId", cameraId, java.sql.Types.BIGINT)
+                .param("cameraId", cameraId, Types.BIGINT)
                 .param("sealed", sealer.seal(secret, belongsTo(householdId, kind, cameraId)))
                 .param("now", OffsetDateTime.now(clock))
                 .param("by", by)
@@ -86,7 +87,7 @@ public class SecretStore {
                 """)
                 .param("householdId", householdId)
                 .param("kind", kind)
-                .param("cameraId", cameraId, java.sql.Types.BIGINT)
+                .param("cameraId", cameraId, Types.BIGINT)
                 .query(byte[].class).optional()
                 .map(sealed -> sealer.open(sealed, belongsTo(householdId, kind, cameraId)));
     }

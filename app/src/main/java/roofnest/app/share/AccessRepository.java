@@ -1,5 +1,6 @@
 package roofnest.app.share;
 
+import java.sql.Types;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -47,7 +48,7 @@ public class AccessRepository {
                 .param("residentId", residentId)
                 .param("cameraId", cameraId)
                 .param("role", role.name())
-                .param("until", until, java.sql.Types.DATE)
+                .param("until", until, Types.DATE)
                 .update();
     }
 

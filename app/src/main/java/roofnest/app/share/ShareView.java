@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 import roofnest.app.brief.ResidentRepository;
 import roofnest.app.household.Frame;
@@ -29,7 +30,7 @@ record ShareView(List<Column> cameras, List<Row> rows, List<Access.Role> roles) 
         Access access = frame.facts().access();
         List<Camera> cameras = frame.facts().cameras();
         Map<Long, String> flags = access.intruders(frame.facts().today(), frame.facts().handedOver()).stream()
-                .collect(java.util.stream.Collectors.toMap(intruder -> intruder.person().id(), Access.Intruder::why));
+                .collect(Collectors.toMap(intruder -> intruder.person().id(), Access.Intruder::why));
         List<Row> rows = residents.stream().map(resident -> row(resident, access, cameras, flags, invitations)).toList();
         return new ShareView(cameras.stream().map(camera -> new Column(
                 camera.id(), camera.name(), camera.model().fullName(), camera.model().sharing().words())).toList(), rows, List.of(Access.Role.values()));

@@ -2,6 +2,7 @@ package roofnest.app.survey;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Types;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -122,7 +123,7 @@ public class CameraRepository {
                 .param("clip", settings.clipSeconds()).param("coolDown", settings.coolDownSeconds()).param("card", settings.cardGb())
                 .param("visits", settings.visitsPerDay()).param("live", settings.liveMinutes())
                 .param("sky", settings.openSkyShare()).param("charge", settings.chargeEveryDays())
-                .param("lastCharged", lastCharged, java.sql.Types.DATE)
+                .param("lastCharged", lastCharged, Types.DATE)
                 .param("householdId", householdId)
                 .param("id", id)
                 .param("version", version)

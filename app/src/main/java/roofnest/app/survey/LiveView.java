@@ -1,9 +1,11 @@
 package roofnest.app.survey;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.TreeSet;
 
 import roofnest.app.web.PromiseLine;
 import roofnest.core.catalogue.Band;
@@ -14,13 +16,15 @@ import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.judge.Judgement;
 import roofnest.core.lang.Numbers;
 import roofnest.core.plan.HousePlan;
-import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.Place;
+import roofnest.core.plan.PlanPoint;
+import roofnest.core.plan.Segments;
 import roofnest.core.plan.SpacePoint;
 import roofnest.core.plan.Thing;
 import roofnest.core.plan.WallCrossings;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Promise;
+import roofnest.core.promise.Standing;
 import roofnest.core.promise.Unit;
 import roofnest.core.radio.Contours;
 import roofnest.core.radio.LinkBudget;
@@ -30,8 +34,9 @@ import roofnest.core.view.CameraPicture;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.Footprint;
 import roofnest.core.view.MaskCell;
-import roofnest.core.view.PixelDensity;
 import roofnest.core.view.PictureShape;
+import roofnest.core.view.PixelDensity;
+import roofnest.core.view.Privacy;
 import roofnest.core.view.Projection;
 import roofnest.core.view.Sightline;
 
@@ -97,7 +102,7 @@ public record LiveView(
 
     private static String counts(Judgement judgement) {
         StringBuilder words = new StringBuilder();
-        for (roofnest.core.promise.Standing standing : roofnest.core.promise.Standing.values()) {
+        for (Standing standing : Standing.values()) {
             words.append(words.isEmpty() ? "" : " · ").append(judgement.count(standing)).append(' ').append(standing.word());
         }
         return words.toString();
@@ -135,7 +140,7 @@ public record LiveView(
         List<PlanPoint> labelled = new ArrayList<>();
         for (int dbm : CONTOURS_DBM) {
             List<List<PlanPoint>> lines = Contours.at(map, dbm);
-            List<PlanPoint> longest = lines.stream().max(java.util.Comparator.comparingInt(List::size)).orElse(List.of());
+            List<PlanPoint> longest = lines.stream().max(Comparator.comparingInt(List::size)).orElse(List.of());
             Optional<PlanPoint> label = longest.size() < 14 ? Optional.empty() : spotForLabel(longest, labelled, plan);
             label.ifPresent(labelled::add);
             boolean two = dbm == (int) LinkBudget.TWO_BARS_DBM;
@@ -151,14 +156,14 @@ public record LiveView(
         double[] box = plan.extentM();
         return line.stream()
                 .filter(point -> point.xM() > box[0] + 2 && point.xM() < box[2] - 2 && point.yM() > box[1] + 1 && point.yM() < box[3] - 1)
-                .max(java.util.Comparator.comparingDouble(point -> room(point, labelled, plan)))
+                .max(Comparator.comparingDouble(point -> room(point, labelled, plan)))
                 .filter(point -> room(point, labelled, plan) > 0.8);
     }
 
     private static double room(PlanPoint point, List<PlanPoint> labelled, HousePlan plan) {
         double room = 4;
         for (var wall : plan.walls()) {
-            room = Math.min(room, 0.8 * roofnest.core.plan.Segments.distanceM(point, wall.from(), wall.to()));
+            room = Math.min(room, 0.8 * Segments.distanceM(point, wall.from(), wall.to()));
         }
         for (PlanPoint other : labelled) {
             room = Math.min(room, Math.hypot((point.xM() - other.xM()) / 3, point.yM() - other.yM()));
@@ -218,7 +223,7 @@ public record LiveView(
         facts.written().stream()
                 .filter(Promise.MakeOut.class::isInstance).map(Promise.MakeOut.class::cast)
                 .flatMap(promise -> plan.place(promise.placeId()).stream())
-                .min(java.util.Comparator.comparingDouble(place -> place.at().distanceM(at.pose().onPlan())))
+                .min(Comparator.comparingDouble(place -> place.at().distanceM(at.pose().onPlan())))
                 .ifPresent(place -> readouts.add(new Readout("face angle at " + place.name(), Unit.DEGREES.format(Sightline.faceAngleDeg(
                         at.pose().heightM(), place.groundM(), place.at().distanceM(at.pose().onPlan()))))));
         link.ifPresent(budget -> readouts.add(new Readout("signal",
@@ -231,10 +236,10 @@ public record LiveView(
         if (!at.model().mask().canMask()) {
             return List.of();
         }
-        java.util.TreeSet<MaskCell> cells = new java.util.TreeSet<>();
+        TreeSet<MaskCell> cells = new TreeSet<>();
         for (Promise promise : facts.written()) {
             if (promise instanceof Promise.NeverShows never) {
-                facts.plan().flatMap(plan -> plan.area(never.areaId())).ifPresent(area -> cells.addAll(roofnest.core.view.Privacy.of(
+                facts.plan().flatMap(plan -> plan.area(never.areaId())).ifPresent(area -> cells.addAll(Privacy.of(
                         new Projection(at.model().lens(), at.pose()), crossings, area, at.model().mask(), at.masked()).cells()));
             }
         }

@@ -1,5 +1,6 @@
 package roofnest.app.survey;
 
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
@@ -117,7 +118,7 @@ class SurveyController {
     @PostMapping("/households/{household}/survey/plan")
     String importPlan(
             HouseholdRef ref, @RequestParam("plan") MultipartFile file, Model model, HttpServletResponse response, RedirectAttributes flash)
-            throws java.io.IOException {
+            throws IOException {
         try {
             String document = new String(file.getBytes(), StandardCharsets.UTF_8);
             String checked = plans.write(plans.read(document));

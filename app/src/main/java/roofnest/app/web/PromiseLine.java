@@ -8,6 +8,7 @@ import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.Judged;
 import roofnest.core.promise.Finding;
 import roofnest.core.promise.Remedy;
+import roofnest.core.promise.Unit;
 
 /**
  * One promise as it is listed.
@@ -31,7 +32,7 @@ public record PromiseLine(
 
     /** Counts of faults read better as words than as a bare number. */
     private static String measured(Finding finding) {
-        if (finding.limit().unit() == roofnest.core.promise.Unit.COUNT && finding.measured().isPresent()) {
+        if (finding.limit().unit() == Unit.COUNT && finding.measured().isPresent()) {
             int count = (int) finding.measured().getAsDouble();
             return count == 0 ? "yes" : "no · " + count;
         }

@@ -4,18 +4,22 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
 import roofnest.app.household.FactsLoader;
+import roofnest.app.web.PromiseLine;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanPoint;
+import roofnest.core.plan.Segments;
 import roofnest.core.plan.Storey;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
@@ -62,7 +66,7 @@ class LiveViewTest {
         LiveView shown = live(nosy);
         assertThat(shown.maskSuggestion()).isNotEmpty();
         assertThat(line(shown, "Stays off").standing()).isEqualTo("broken");
-        Set<MaskCell> cells = shown.maskSuggestion().stream().map(MaskCell::parse).collect(java.util.stream.Collectors.toSet());
+        Set<MaskCell> cells = shown.maskSuggestion().stream().map(MaskCell::parse).collect(Collectors.toSet());
         LiveView masked = live(nosy.withMasked(cells));
         assertThat(masked.maskSuggestion()).isEmpty();
         assertThat(masked.picture().masked()).hasSameSizeAs(cells);
@@ -88,9 +92,9 @@ class LiveViewTest {
         HousePlan plan = facts().plan().orElseThrow();
         CameraPose pose = FirstPose.on(plan);
         PlanPoint stairs = plan.place("river-stairs").orElseThrow().at();
-        assertThat(pose.headingDeg()).isCloseTo(pose.onPlan().headingToDeg(stairs), org.assertj.core.api.Assertions.within(1e-6));
+        assertThat(pose.headingDeg()).isCloseTo(pose.onPlan().headingToDeg(stairs), Assertions.within(1e-6));
         assertThat(plan.walls()).anySatisfy(wall -> assertThat(
-                roofnest.core.plan.Segments.distanceM(pose.onPlan(), wall.from(), wall.to())).isLessThan(wall.thicknessM() / 2 + 0.2));
+                Segments.distanceM(pose.onPlan(), wall.from(), wall.to())).isLessThan(wall.thicknessM() / 2 + 0.2));
     }
 
     @Test
@@ -100,7 +104,7 @@ class LiveViewTest {
         assertThat(Svg.closed(List.of())).isEmpty();
     }
 
-    private static roofnest.app.web.PromiseLine line(LiveView view, String wording) {
+    private static PromiseLine line(LiveView view, String wording) {
         return view.promises().stream().filter(line -> line.wording().startsWith(wording)).findFirst().orElseThrow();
     }
 

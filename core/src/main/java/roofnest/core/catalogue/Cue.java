@@ -2,6 +2,7 @@ package roofnest.core.catalogue;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 
@@ -57,7 +58,7 @@ public record Cue(Light light, Rhythm rhythm, String voice) {
         if (light == Light.NONE || rhythm == Rhythm.OFF) {
             return "No light";
         }
-        String colour = light.name().charAt(0) + light.name().substring(1).toLowerCase(java.util.Locale.ROOT);
+        String colour = light.name().charAt(0) + light.name().substring(1).toLowerCase(Locale.ROOT);
         return colour + ", " + switch (rhythm) {
             case OFF, STEADY -> "steady";
             case SLOW -> "slow";

@@ -1,8 +1,10 @@
 package roofnest.core.judge;
 
 import java.time.LocalDate;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.lang.Require;
@@ -87,7 +89,7 @@ public record Camera(
 
     /** Names everything a proof depends on: pose and mask. A proof taken under another one no longer counts. */
     public String poseMark() {
-        return String.format(java.util.Locale.ROOT, "%.2f/%.2f/%.2f/%.0f/%.0f/%s",
-                pose.xM(), pose.yM(), pose.heightM(), pose.headingDeg(), pose.tiltDeg(), new java.util.TreeSet<>(masked));
+        return String.format(Locale.ROOT, "%.2f/%.2f/%.2f/%.0f/%.0f/%s",
+                pose.xM(), pose.yM(), pose.heightM(), pose.headingDeg(), pose.tiltDeg(), new TreeSet<>(masked));
     }
 }

@@ -1,7 +1,10 @@
 package roofnest.core.judge;
 
+import java.time.format.TextStyle;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 import roofnest.core.catalogue.Band;
@@ -70,7 +73,7 @@ final class CameraRules {
         double missingDb = limit.value() + limit.tolerance() - budget.rssiDbm();
         if (missingDb > 0) {
             budget.ray().walls().stream()
-                    .max(java.util.Comparator.comparingDouble(wall -> PathLoss.wallDb(wall, band(camera, facts))))
+                    .max(Comparator.comparingDouble(wall -> PathLoss.wallDb(wall, band(camera, facts))))
                     .ifPresent(wall -> remedies.add(new Remedy(
                             "Find a line to the router that misses the " + wall.material().words() + " wall",
                             "about " + Numbers.fixed(PathLoss.wallDb(wall, band(camera, facts)), 0) + " dB better")));
@@ -171,6 +174,6 @@ final class CameraRules {
 
     static String day(BatteryYear.Day day) {
         return day.date().getDayOfMonth() + " " + day.date().getMonth().getDisplayName(
-                java.time.format.TextStyle.SHORT, java.util.Locale.ENGLISH);
+                TextStyle.SHORT, Locale.ENGLISH);
     }
 }

@@ -3,6 +3,7 @@ package roofnest.core.mount;
 import java.util.List;
 
 import roofnest.core.catalogue.MountSpec;
+import roofnest.core.lang.Numbers;
 import roofnest.core.plan.Material;
 
 /**
@@ -45,6 +46,6 @@ public record Fixings(String anchor, double drillMm, String bit, int depthMm, in
     }
 
     private static String plain(double value) {
-        return roofnest.core.lang.Numbers.plain(value);
+        return Numbers.plain(value);
     }
 }

@@ -2,7 +2,9 @@ package roofnest.core.network;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 
 import roofnest.core.catalogue.Band;
@@ -32,7 +34,7 @@ public final class CredentialFit {
             }
         }
         radio(issues, network, model.radio(), model);
-        issues.sort(java.util.Comparator.comparing(FitIssue::blocks).reversed());
+        issues.sort(Comparator.comparing(FitIssue::blocks).reversed());
         return issues;
     }
 
@@ -50,7 +52,7 @@ public final class CredentialFit {
             String which = field == FitIssue.Field.NAME ? odd : "a character outside those";
             issues.add(new FitIssue(field, true,
                     what + " has " + which + "; " + model.fullName() + " takes " + allowed.words() + " only.",
-                    "Use the safe " + field.name().toLowerCase(java.util.Locale.ROOT) + " suggested below"));
+                    "Use the safe " + field.name().toLowerCase(Locale.ROOT) + " suggested below"));
         }
         int length = bytes(text);
         if (length > maxBytes) {

@@ -2,6 +2,7 @@ package roofnest.core.pairing;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -155,7 +156,7 @@ public final class Scripts {
     }
 
     private static Answer light(SetUp setUp, DeviceState state, String next) {
-        return Answer.light(state.name().toLowerCase(java.util.Locale.ROOT), setUp.cues().get(state), state.words(), next);
+        return Answer.light(state.name().toLowerCase(Locale.ROOT), setUp.cues().get(state), state.words(), next);
     }
 
     private static String lowerFirst(String sentence) {
@@ -164,7 +165,7 @@ public final class Scripts {
 
     private static String says(SetUp setUp, DeviceState state) {
         Cue cue = setUp.cues().get(state);
-        String light = "shows “" + cue.words().toLowerCase(java.util.Locale.ROOT) + "”";
+        String light = "shows “" + cue.words().toLowerCase(Locale.ROOT) + "”";
         return cue.voice() == null ? light : light + " and says “" + cue.voice() + "”";
     }
 }

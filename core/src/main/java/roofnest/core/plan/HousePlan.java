@@ -1,5 +1,6 @@
 package roofnest.core.plan;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -60,7 +61,7 @@ public record HousePlan(
 
     /** The wall whose line is nearest to a point, if the plan has walls. */
     public Optional<Wall> nearestWall(PlanPoint point) {
-        return walls.stream().min(java.util.Comparator.comparingDouble(wall -> Segments.distanceM(point, wall.from(), wall.to())));
+        return walls.stream().min(Comparator.comparingDouble(wall -> Segments.distanceM(point, wall.from(), wall.to())));
     }
 
     /** Least and greatest x and y of everything on the plan, metres: minX, minY, maxX, maxY. */

@@ -1,5 +1,7 @@
 package roofnest.core.promise;
 
+import java.util.Locale;
+
 /** How a promise stands. */
 public enum Standing {
     /** The limit is met with at least the stated tolerance to spare. */
@@ -13,6 +15,6 @@ public enum Standing {
 
     /** The word shown beside the egg. */
     public String word() {
-        return this == UNTRIED ? "not tried" : name().toLowerCase(java.util.Locale.ROOT);
+        return this == UNTRIED ? "not tried" : name().toLowerCase(Locale.ROOT);
     }
 }

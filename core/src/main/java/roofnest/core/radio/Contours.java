@@ -1,6 +1,7 @@
 package roofnest.core.radio;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -78,7 +79,7 @@ public final class Contours {
     private List<List<PlanPoint>> stitch() {
         List<List<PlanPoint>> lines = new ArrayList<>();
         List<Integer> starts = new ArrayList<>(neighbours.keySet().stream().sorted().toList());
-        starts.sort(java.util.Comparator.comparing((Integer edge) -> neighbours.get(edge).size()));
+        starts.sort(Comparator.comparing((Integer edge) -> neighbours.get(edge).size()));
         for (int start : starts) {
             List<PlanPoint> line = new ArrayList<>();
             Integer at = start;

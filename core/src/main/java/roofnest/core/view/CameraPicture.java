@@ -3,6 +3,7 @@ package roofnest.core.view;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.TreeSet;
 
 import roofnest.core.catalogue.LensSpec;
@@ -157,9 +158,9 @@ public final class CameraPicture {
         return new SpacePoint(feet.xM() + sideM * sideX, feet.yM() + sideM * sideY, feet.zM() + upM);
     }
 
-    private java.util.Optional<PictureShape> project(PictureShape.Kind kind, String name, int shade, List<SpacePoint> outline) {
+    private Optional<PictureShape> project(PictureShape.Kind kind, String name, int shade, List<SpacePoint> outline) {
         List<Projection.Pixel> pixels = projector.project(outline);
-        return pixels.isEmpty() ? java.util.Optional.empty() : java.util.Optional.of(new PictureShape(kind, name, shade, pixels));
+        return pixels.isEmpty() ? Optional.empty() : Optional.of(new PictureShape(kind, name, shade, pixels));
     }
 
     private static int shade(Wall wall) {

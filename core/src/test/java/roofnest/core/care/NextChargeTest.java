@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.IntToDoubleFunction;
 
 import org.junit.jupiter.api.Test;
 
@@ -46,7 +47,7 @@ class NextChargeTest {
         return year(day -> Math.max(0, 100 - (100 - warn) * day / onDay), Optional.of(onDay));
     }
 
-    private static BatteryYear.Outcome year(java.util.function.IntToDoubleFunction percent, Optional<Integer> warnsOn) {
+    private static BatteryYear.Outcome year(IntToDoubleFunction percent, Optional<Integer> warnsOn) {
         List<BatteryYear.Day> days = new ArrayList<>();
         for (int day = 1; day <= 365; day++) {
             days.add(new BatteryYear.Day(CHARGED.plusDays(day), percent.applyAsDouble(day)));

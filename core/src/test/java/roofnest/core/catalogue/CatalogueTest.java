@@ -2,14 +2,16 @@ package roofnest.core.catalogue;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Collection;
 import java.util.Random;
+import java.util.stream.Stream;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class CatalogueTest {
-    static java.util.Collection<DeviceModel> models() {
+    static Collection<DeviceModel> models() {
         return Catalogue.shipped().models();
     }
 
@@ -32,7 +34,7 @@ class CatalogueTest {
     @MethodSource("models")
     void states_that_lead_to_different_moves_look_different(DeviceModel model) {
         var cues = model.setUp().cues();
-        assertThat(java.util.stream.Stream.of(DeviceState.OFF, DeviceState.READY, DeviceState.JOINING, DeviceState.JOINED, DeviceState.FAILED)
+        assertThat(Stream.of(DeviceState.OFF, DeviceState.READY, DeviceState.JOINING, DeviceState.JOINED, DeviceState.FAILED)
                 .map(state -> cues.get(state).words())).doesNotHaveDuplicates();
     }
 

@@ -18,8 +18,9 @@ import roofnest.core.catalogue.Catalogue;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.plan.Area;
 import roofnest.core.plan.HousePlan;
-import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.Place;
+import roofnest.core.plan.PlanPoint;
+import roofnest.core.plan.Storey;
 import roofnest.core.plan.Thing;
 import roofnest.core.plan.Wall;
 import roofnest.core.power.Climate;
@@ -51,7 +52,7 @@ class HouseLawsTest {
 
         HousePlan of(HousePlan plan) {
             return new HousePlan(plan.format(), plan.name(), plan.latitudeDeg(),
-                    plan.storeys().stream().map(s -> new roofnest.core.plan.Storey(s.id(), s.name(), s.floorM(), s.heightM(), s.slab().stream().map(this::of).toList())).toList(),
+                    plan.storeys().stream().map(s -> new Storey(s.id(), s.name(), s.floorM(), s.heightM(), s.slab().stream().map(this::of).toList())).toList(),
                     plan.walls().stream().map(w -> new Wall(w.id(), w.storey(), of(w.from()), of(w.to()), w.material(), w.thicknessM(), w.heightM(), w.openings())).toList(),
                     plan.areas().stream().map(a -> new Area(a.id(), a.name(), a.kind(), a.outline().stream().map(this::of).toList())).toList(), List.of(),
                     plan.places().stream().map(p -> new Place(p.id(), p.name(), of(p.at()), p.groundM())).toList(),

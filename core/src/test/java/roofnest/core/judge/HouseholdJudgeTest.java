@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -28,6 +29,7 @@ import roofnest.core.promise.PromiseKey;
 import roofnest.core.promise.Stage;
 import roofnest.core.promise.Standing;
 import roofnest.core.view.CameraPose;
+import roofnest.core.view.MaskCell;
 
 class HouseholdJudgeTest {
     private static final DeviceModel POST = Catalogue.shipped().get("dunmark-post");
@@ -189,11 +191,11 @@ class HouseholdJudgeTest {
         assertThat(HouseholdJudge.judge(facts(camera(AT_CORNER)))).isEqualTo(HouseholdJudge.judge(facts(camera(AT_CORNER))));
     }
 
-    private static List<roofnest.core.view.MaskCell> allCells() {
-        List<roofnest.core.view.MaskCell> cells = new java.util.ArrayList<>();
+    private static List<MaskCell> allCells() {
+        List<MaskCell> cells = new ArrayList<>();
         for (int column = 0; column < POST.mask().columns(); column++) {
             for (int row = 0; row < POST.mask().rows(); row++) {
-                cells.add(new roofnest.core.view.MaskCell(column, row));
+                cells.add(new MaskCell(column, row));
             }
         }
         return cells;
@@ -218,7 +220,7 @@ class HouseholdJudgeTest {
     }
 
     private static HouseholdFacts withProof(HouseholdFacts facts, Proof proof) {
-        List<Proof> proofs = new java.util.ArrayList<>(facts.proofs());
+        List<Proof> proofs = new ArrayList<>(facts.proofs());
         proofs.add(proof);
         return new HouseholdFacts(facts.plan(), facts.cameras(), facts.written(), facts.network(), facts.otherThings(), facts.access(),
                 proofs, facts.climate(), facts.today(), facts.handedOver());

@@ -4,12 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
-
-import org.junit.jupiter.api.Test;
+import java.time.temporal.ChronoUnit;
+import java.util.Collections;
 
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
 
 import roofnest.core.catalogue.MotionSpec;
 import roofnest.core.catalogue.PowerSpec;
@@ -47,7 +48,7 @@ class BatteryYearTest {
         assertThat(alone.days()).hasSize(365);
         assertThat(alone.lowest().percent()).isZero();
         assertThat(alone.firstWarning()).isPresent();
-        long days = AUTUMN.until(alone.firstWarning().get().date(), java.time.temporal.ChronoUnit.DAYS);
+        long days = AUTUMN.until(alone.firstWarning().get().date(), ChronoUnit.DAYS);
         assertThat(days).as("about 77 days at 100 mAh, cold and leak off").isBetween(68L, 80L);
 
         BatteryYear.Outcome charged = BatteryYear.of(PACK, 100, Climate.MILD_COAST, new BatteryYear.Plan(AUTUMN, 51, 1, 60));
@@ -63,7 +64,7 @@ class BatteryYearTest {
 
     @Test
     void nothing_is_charged_below_freezing() {
-        Climate frost = new Climate("frost", java.util.Collections.nCopies(12, -3.0), Climate.MILD_COAST.clearness());
+        Climate frost = new Climate("frost", Collections.nCopies(12, -3.0), Climate.MILD_COAST.clearness());
         assertThat(BatteryYear.sunMah(PACK_AND_PANEL, frost, new BatteryYear.Plan(AUTUMN, 51, 1, 0), LocalDate.of(2026, 6, 21))).isZero();
         assertThat(BatteryYear.sunMah(PACK_AND_PANEL, Climate.MILD_COAST, new BatteryYear.Plan(AUTUMN, 51, 1, 0), LocalDate.of(2026, 6, 21)))
                 .isPositive();

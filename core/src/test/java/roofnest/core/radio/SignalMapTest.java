@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.List;
 
 import org.junit.jupiter.api.Test;
@@ -33,7 +34,7 @@ class SignalMapTest {
     void the_local_mean_of_an_even_field_is_the_field_and_it_never_leaves_its_range() {
         double[][] even = new double[6][7];
         for (double[] row : even) {
-            java.util.Arrays.fill(row, -61);
+            Arrays.fill(row, -61);
         }
         for (double[] row : new SignalMap(0, 0, 1, even).localMean().rssiDbm()) {
             for (double value : row) {

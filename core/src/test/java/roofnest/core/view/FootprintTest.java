@@ -2,6 +2,7 @@ package roofnest.core.view;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 
@@ -18,6 +19,7 @@ import roofnest.core.plan.Area;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.Segments;
+import roofnest.core.plan.SpacePoint;
 import roofnest.core.plan.WallCrossings;
 import roofnest.core.promise.DetailLevel;
 
@@ -83,7 +85,7 @@ class FootprintTest {
         CameraPose towards = new CameraPose(-0.35, 9, 3.4, 290, 20);
         Set<MaskCell> all = exposure(towards, landing, Set.of()).cells();
         assertThat(all).allSatisfy(cell -> {
-            Set<MaskCell> fewer = new java.util.HashSet<>(all);
+            Set<MaskCell> fewer = new HashSet<>(all);
             fewer.remove(cell);
             assertThat(exposure(towards, landing, fewer).sharePercent()).isPositive();
         });
@@ -98,8 +100,8 @@ class FootprintTest {
     @Test
     void the_picture_paints_a_nearer_wall_after_a_figure_behind_it() {
         CameraPose towardsKiln = new CameraPose(11.35, 7.5, 2.4, 90, 12);
-        CameraPicture.Figure behind = new CameraPicture.Figure("behind", roofnest.core.plan.SpacePoint.at(new PlanPoint(20.2, 7.5), 0));
-        CameraPicture.Figure before = new CameraPicture.Figure("before", roofnest.core.plan.SpacePoint.at(new PlanPoint(13.5, 7.5), 0));
+        CameraPicture.Figure behind = new CameraPicture.Figure("behind", SpacePoint.at(new PlanPoint(20.2, 7.5), 0));
+        CameraPicture.Figure before = new CameraPicture.Figure("before", SpacePoint.at(new PlanPoint(13.5, 7.5), 0));
         List<PictureShape> shapes = new CameraPicture(PLAN, POST.lens(), towardsKiln).shapes(List.of(behind, before));
         assertThat(indexOf(shapes, "behind")).isLessThan(last(shapes, PictureShape.Kind.METAL_WALL));
         assertThat(indexOf(shapes, "before")).isGreaterThan(last(shapes, PictureShape.Kind.METAL_WALL));

@@ -1,6 +1,7 @@
 package roofnest.journeys.pages;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.SelectOption;
 
 public record BriefPage(Page page) {
     public Promises promises() {
@@ -9,9 +10,9 @@ public record BriefPage(Page page) {
 
     public BriefPage makeOut(String whom, String place, String when) {
         page.locator("#kind").selectOption("MAKE_OUT");
-        page.locator("#level").selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(whom));
-        page.locator("#place").selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(place));
-        page.locator("#light").selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(when));
+        page.locator("#level").selectOption(new SelectOption().setLabel(whom));
+        page.locator("#place").selectOption(new SelectOption().setLabel(place));
+        page.locator("#light").selectOption(new SelectOption().setLabel(when));
         return promise();
     }
 

@@ -1,12 +1,14 @@
 package roofnest.journeys.pages;
 
+import java.util.Locale;
+
 import com.microsoft.playwright.Page;
 
 /** A household's pages, reached over the ridge. */
 public record HouseholdPages(Page page) {
     private void go(String stage) {
         page.locator(".gable a", new Page.LocatorOptions().setHasText(stage)).click();
-        page.waitForURL(url -> url.endsWith("/" + stage.toLowerCase(java.util.Locale.ROOT)));
+        page.waitForURL(url -> url.endsWith("/" + stage.toLowerCase(Locale.ROOT)));
     }
 
     public BriefPage brief() {

@@ -2,6 +2,7 @@ package roofnest.journeys.pages;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.SelectOption;
 
 public record SharePage(Page page) {
     private Locator row(String person) {
@@ -13,7 +14,7 @@ public record SharePage(Page page) {
     }
 
     public SharePage role(String person, String role) {
-        row(person).locator("select").selectOption(new com.microsoft.playwright.options.SelectOption().setLabel(role));
+        row(person).locator("select").selectOption(new SelectOption().setLabel(role));
         page.waitForNavigation(() -> row(person).getByText("Set", new Locator.GetByTextOptions().setExact(true)).click());
         return this;
     }
