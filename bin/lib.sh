@@ -170,11 +170,15 @@ serve() {
   echo $$ > "$home/script.pid"
   stop_all() {
     trap - EXIT INT TERM
-    say ""; say "Stopping…"
-    if [ -n "$app_pid" ]; then kill "$app_pid" 2> /dev/null; wait "$app_pid" 2> /dev/null; fi
+    printf "\nStopping…"
+    if [ -n "$app_pid" ]; then
+      kill "$app_pid" 2> /dev/null
+      local waited=0
+      while kill -0 "$app_pid" 2> /dev/null; do sleep 0.2; waited=$((waited + 1)); [ $((waited % 15)) -eq 0 ] && printf '.'; done
+    fi
     pg_down "$home"
     rm -f "$home/script.pid" "$home/app.pid"
-    say "Application and database are stopped. Nothing was emptied."
+    say ""; say "Application and database are stopped. Nothing was emptied."
     exit "${1:-0}"
   }
   trap 'stop_all 0' INT TERM

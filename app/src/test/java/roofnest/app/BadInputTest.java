@@ -161,9 +161,25 @@ class BadInputTest {
 
     @Test
     void typed_markup_is_shown_as_text() throws Exception {
-        perform(post(path("/brief/notes")).param("notes", "<script>alert(1)</script>"));
+        perform(post(path("/brief/notes")).param("notes", "<script>alert(1)</script>").param("version", String.valueOf(version())));
         String page = perform(get(path("/brief"))).getContentAsString();
         assertThat(page).contains("&lt;script&gt;alert(1)").doesNotContain("<script>alert(1)");
+    }
+
+    @Test
+    void stale_notes_keep_both_texts_on_the_page_and_only_theirs_in_the_store() throws Exception {
+        int version = version();
+        perform(post(path("/brief/notes")).param("notes", "theirs: dog bites").param("version", String.valueOf(version)));
+        MockHttpServletResponse response = perform(post(path("/brief/notes")).param("notes", "mine: key under pot").param("version", String.valueOf(version)));
+        assertThat(response.getStatus()).isEqualTo(409);
+        assertThat(response.getContentAsString()).contains("theirs: dog bites", "mine: key under pot", "changed by somebody else");
+        assertThat(demo.jdbc().sql("select notes from household where id = :id").param("id", demo.household("Quiller")).query(String.class).single())
+                .isEqualTo("theirs: dog bites");
+        assertThat(perform(post(path("/brief/notes")).param("notes", "both").param("version", String.valueOf(version + 1))).getStatus()).isEqualTo(302);
+    }
+
+    private int version() {
+        return demo.jdbc().sql("select version from household where id = :id").param("id", demo.household("Quiller")).query(Integer.class).single();
     }
 
     private MockHttpServletResponse pose(boolean save, String body) throws Exception {

@@ -51,6 +51,15 @@ class BoardTest {
     }
 
     @Test
+    void a_finger_moves_the_camera_on_a_tablet(Visit visit) {
+        SurveyPage board = visit.size(1024, 768).as("jory").household("Lanyon").survey();
+        double x = Double.parseDouble(board.field("x"));
+        board.dragByFinger(1.5, 0).saved();
+        board.page().reload();
+        assertThat(Double.parseDouble(board.field("x"))).isEqualTo(x + 1.5, Assertions.within(0.15));
+    }
+
+    @Test
     void the_handle_turns_the_camera(Visit visit) {
         SurveyPage board = visit.as("jory").household("Osgood").survey();
         var handle = visit.page().locator("#perch-handle").boundingBox();

@@ -19,6 +19,7 @@ import roofnest.app.household.HouseholdRepository;
 import roofnest.app.web.Form;
 import roofnest.app.web.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
+import roofnest.app.web.StaleEdit;
 import roofnest.core.access.Access;
 import roofnest.core.promise.Stage;
 
@@ -85,10 +86,19 @@ class BriefController {
     String notes(HouseholdRef ref, @RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
         Form form = new Form(values);
         String notes = form.optionalText("notes", 2000);
+        int version = form.version();
         if (!form.ok()) {
             return refused(ref, model, form, response);
         }
-        changes.run(ref, Stage.BRIEF, () -> households.setNotes(ref.id(), notes));
+        try {
+            changes.run(ref, Stage.BRIEF, () -> households.setNotes(ref.id(), notes, version));
+        } catch (StaleEdit stale) {
+            response.setStatus(HttpStatus.CONFLICT.value());
+            form.put("version", String.valueOf(stale.currentVersion()));
+            model.addAttribute("stale", stale.getMessage() + " Your notes are still here, theirs stand beside them; put them together and save again.");
+            model.addAttribute("theirNotes", households.get(ref.id()).notes());
+            return page(ref, model, form);
+        }
         return "redirect:" + ref.path() + "/brief";
     }
 

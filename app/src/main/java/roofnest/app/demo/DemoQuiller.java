@@ -33,7 +33,7 @@ class DemoQuiller {
             tools.promises.neverShows(ref.id(), "landing");
             tools.promises.keepsDays(ref.id(), 14);
             tools.promises.alertWithin(ref.id(), 6);
-            tools.households.setNotes(ref.id(), """
+            tools.notes(ref, """
                     Stone house, two storeys, walls half a metre. Router in the kitchen, one name for both bands.
                     Two phones: Ida's joins a camera's network by one tap, Bram's only through its settings.
                     A Post hung by the lane door until spring; it is to watch the river stairs now.

@@ -80,6 +80,10 @@ class DemoTools {
         return residents.add(ref.id(), name, email, tie, leftOn);
     }
 
+    void notes(HouseholdRef ref, String notes) {
+        households.setNotes(ref.id(), notes, households.get(ref.id()).version());
+    }
+
     void reach(HouseholdRef ref, Stage stage) {
         changes.run(ref, stage, () -> {});
     }

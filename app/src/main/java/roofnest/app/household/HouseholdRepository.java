@@ -12,6 +12,7 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import roofnest.app.web.StaleEdit;
 import roofnest.core.promise.Stage;
 
 /** The table of households, their plan documents and the counts of their findings. */
@@ -88,8 +89,16 @@ public class HouseholdRepository {
                 .update();
     }
 
-    public void setNotes(long id, String notes) {
-        jdbc.sql("update household set notes = :notes where id = :id").param("id", id).param("notes", notes).update();
+    /** Saves the notes if nobody saved the household's notes or plan since {@code version}. */
+    public void setNotes(long id, String notes, int version) {
+        int rows = jdbc.sql("update household set notes = :notes, version = version + 1 where id = :id and version = :version")
+                .param("id", id)
+                .param("notes", notes)
+                .param("version", version)
+                .update();
+        if (rows != 1) {
+            throw new StaleEdit("This household", version, get(id).version());
+        }
     }
 
     public void setDue(long id, LocalDate dueOn, String dueWhat) {

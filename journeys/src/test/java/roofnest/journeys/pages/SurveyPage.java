@@ -2,6 +2,9 @@ package roofnest.journeys.pages;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.google.gson.JsonArray;
+import com.google.gson.JsonObject;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
@@ -32,6 +35,34 @@ public record SurveyPage(Page page) {
         page.mouse().move(x + eastM * pxPerM, y - northM * pxPerM);
         page.mouse().up();
         return this;
+    }
+
+    /** Drags the camera with a finger, by metres of the plan: east and north. */
+    public SurveyPage dragByFinger(double eastM, double northM) {
+        BoundingBox at = page.locator(".perch-body").boundingBox();
+        double x = at.x + at.width / 2;
+        double y = at.y + at.height / 2;
+        CDPSession fingers = page.context().newCDPSession(page);
+        touch(fingers, "touchStart", x, y);
+        touch(fingers, "touchMove", x + eastM * pxPerM() / 2, y - northM * pxPerM() / 2);
+        touch(fingers, "touchMove", x + eastM * pxPerM(), y - northM * pxPerM());
+        JsonObject end = new JsonObject();
+        end.addProperty("type", "touchEnd");
+        end.add("touchPoints", new JsonArray());
+        fingers.send("Input.dispatchTouchEvent", end);
+        return this;
+    }
+
+    private static void touch(CDPSession fingers, String type, double x, double y) {
+        JsonObject point = new JsonObject();
+        point.addProperty("x", x);
+        point.addProperty("y", y);
+        JsonArray points = new JsonArray();
+        points.add(point);
+        JsonObject event = new JsonObject();
+        event.addProperty("type", type);
+        event.add("touchPoints", points);
+        fingers.send("Input.dispatchTouchEvent", event);
     }
 
     private double pxPerM() {
