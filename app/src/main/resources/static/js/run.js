@@ -17,6 +17,10 @@ export function startRun() {
     }
   });
   countdown(document.querySelector("[data-countdown]"));
+  startBench();
+}
+
+function startBench() {
   blink(document.getElementById("bench-lamp"));
   nextChange(document.querySelector("[data-next-change]"));
 }
@@ -56,13 +60,16 @@ function blink(lamp) {
     return;
   }
   const show = (on) => {
+    if (!lamp.isConnected) {
+      return;
+    }
     lamp.classList.toggle("dark", !on);
     setTimeout(show, on ? lit : dark, !on);
   };
   show(true);
 }
 
-/** When the stand-in's light changes of itself the page shows the new light. */
+/** When the stand-in's light changes of itself the bench is drawn anew; the step beside it stays under the hand. */
 function nextChange(form) {
   if (!form) {
     return;
@@ -71,12 +78,31 @@ function nextChange(form) {
   const words = form.querySelector("[data-next-left]");
   const tick = () => {
     const left = due - performance.now();
+    if (!form.isConnected) {
+      return;
+    }
     if (left <= 0) {
-      location.reload();
+      drawBenchAnew(words);
     } else {
       words.textContent = Math.ceil(left / 1000) + " s";
       setTimeout(tick, Math.min(left + 30, 500));
     }
   };
   tick();
+}
+
+async function drawBenchAnew(words) {
+  try {
+    const response = await fetch(location.pathname.replace(/(\/runs\/[0-9]+).*/, "$1"), { headers: { Accept: "text/html" } });
+    const page = new DOMParser().parseFromString(await response.text(), "text/html");
+    const bench = document.querySelector(".run-bench");
+    const fresh = page.querySelector(".run-bench");
+    if (fresh) {
+      bench.replaceWith(document.importNode(fresh, true));
+      startBench();
+    }
+  } catch {
+    words.textContent = "no connection, trying again";
+    setTimeout(drawBenchAnew, 2000, words);
+  }
 }
