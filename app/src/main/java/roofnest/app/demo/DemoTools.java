@@ -83,8 +83,4 @@ class DemoTools {
     void notes(HouseholdRef ref, String notes) {
         households.setNotes(ref.id(), notes, households.get(ref.id()).version());
     }
-
-    void reach(HouseholdRef ref, Stage stage) {
-        changes.run(ref, stage, () -> {});
-    }
 }

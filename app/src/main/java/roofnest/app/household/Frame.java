@@ -1,9 +1,6 @@
 package roofnest.app.household;
 
-import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
-import java.util.stream.Collectors;
 
 import roofnest.app.web.HouseholdRef;
 import roofnest.app.web.PromiseLine;
@@ -11,7 +8,6 @@ import roofnest.app.web.Ridge;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.Judgement;
 import roofnest.core.promise.Stage;
-import roofnest.core.promise.Standing;
 
 /** What every page of a household shows round its own content, and the facts and judgement that it is made from. */
 public record Frame(
@@ -25,10 +21,7 @@ public record Frame(
     }
 
     public String counts() {
-        Map<Standing, Long> count = Arrays.stream(Standing.values())
-                .collect(Collectors.toMap(standing -> standing, judgement::count));
-        return count.get(Standing.KEPT) + " kept · " + count.get(Standing.THIN) + " thin · " + count.get(Standing.BROKEN)
-                + " broken · " + count.get(Standing.UNTRIED) + " not tried";
+        return judgement.countsInWords();
     }
 
     /** The promises that this stage decides. */

@@ -101,14 +101,6 @@ public class HouseholdRepository {
         }
     }
 
-    public void setDue(long id, LocalDate dueOn, String dueWhat) {
-        jdbc.sql("update household set due_on = :dueOn, due_what = :dueWhat where id = :id")
-                .param("id", id)
-                .param("dueOn", dueOn, Types.DATE)
-                .param("dueWhat", dueWhat)
-                .update();
-    }
-
     /** Moves the work on to a stage; it never moves back by itself. */
     public void reach(long id, Stage stage) {
         Household household = get(id);

@@ -24,7 +24,6 @@ import roofnest.core.plan.Thing;
 import roofnest.core.plan.WallCrossings;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Promise;
-import roofnest.core.promise.Standing;
 import roofnest.core.promise.Unit;
 import roofnest.core.radio.Contours;
 import roofnest.core.radio.LinkBudget;
@@ -70,7 +69,7 @@ public record LiveView(
     public record Cell(String name, double x, double y, double width, double height) {}
 
     public record Picture(
-            int width, int height, double horizonY, List<Shape> shapes, List<FigureLabel> labels, List<Cell> masked, String caption) {}
+            int width, int height, List<Shape> shapes, List<FigureLabel> labels, List<Cell> masked, String caption) {}
 
     public record Readout(String what, String value) {}
 
@@ -90,7 +89,7 @@ public record LiveView(
                 facts.cameras().stream().filter(camera -> camera.id() != at.id())
                         .map(camera -> new OtherCamera(camera.name(), camera.pose().xM(), -camera.pose().yM(), camera.pose().headingDeg())).toList(),
                 picture(plan, facts, at), readouts(plan, judge.link(facts, at), at, facts),
-                lines(judgement, facts, at), counts(judgement), maskSuggestion(facts, crossings, at),
+                lines(judgement, facts, at), judgement.countsInWords(), maskSuggestion(facts, crossings, at),
                 PlanDrawing.of(plan, plan.storeys().get(0)).metresPerPx());
     }
 
@@ -98,14 +97,6 @@ public record LiveView(
         return judgement.promises().stream()
                 .filter(judged -> judged.cameraId().filter(id -> id == at.id()).isPresent() || judged.cameraId().isEmpty())
                 .map(judged -> PromiseLine.of(judged, facts)).toList();
-    }
-
-    private static String counts(Judgement judgement) {
-        StringBuilder words = new StringBuilder();
-        for (Standing standing : Standing.values()) {
-            words.append(words.isEmpty() ? "" : " · ").append(judgement.count(standing)).append(' ').append(standing.word());
-        }
-        return words.toString();
     }
 
     private static List<Footing> footprints(HousePlan plan, WallCrossings crossings, Camera at) {
@@ -198,13 +189,7 @@ public record LiveView(
                 .map(cell -> new Cell(cell.toString(), cell.column() * cellWidth, cell.row() * cellHeight, cellWidth, cellHeight)).toList();
         String caption = "what " + at.name() + " will see · " + model.lens().widthPx() + " × " + model.lens().heightPx() + " px · "
                 + Numbers.plain(model.lens().hfovDeg()) + "°";
-        return new Picture(model.lens().widthPx(), model.lens().heightPx(), horizonY(projection, at), shapes, labels, masked, caption);
-    }
-
-    /** Where the horizon lies in the middle of the picture, pixels from the top. */
-    private static double horizonY(Projection projection, Camera at) {
-        PlanPoint ahead = at.pose().onPlan().towards(at.pose().headingDeg(), 400);
-        return projection.pixel(SpacePoint.at(ahead, at.pose().heightM())).map(Projection.Pixel::y).orElse(0.0);
+        return new Picture(model.lens().widthPx(), model.lens().heightPx(), shapes, labels, masked, caption);
     }
 
     private static boolean isPromised(HouseholdFacts facts, Place place) {

@@ -20,8 +20,7 @@ public record Ridge(List<Gable> gables) {
      * @param broken promises of this stage that are broken
      */
     public record Gable(
-            int number, String title, String slug, boolean shown, boolean reached, boolean current, int broken, String outline,
-            double leftPercent, double middle) {
+            int number, String title, String slug, boolean shown, boolean reached, boolean current, int broken, String outline) {
         public String state() {
             return shown ? "shown" : reached ? "reached" : "ahead";
         }
@@ -36,7 +35,7 @@ public record Ridge(List<Gable> gables) {
             String outline = String.format(Locale.ROOT, "M%.1f %.0fL%.1f %.0fL%.1f %.0f",
                     left, FOOT, left + step / 2, isShown ? CURRENT_PEAK : PEAK, left + step, FOOT);
             gables.add(new Gable(stage.number(), stage.title(), stage.slug(), isShown, stage.compareTo(household) <= 0,
-                    stage == household, brokenByStage.getOrDefault(stage, 0), outline, 100.0 * left / WIDTH, left + step / 2));
+                    stage == household, brokenByStage.getOrDefault(stage, 0), outline));
         }
         return new Ridge(gables);
     }

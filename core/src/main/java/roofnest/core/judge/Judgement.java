@@ -1,8 +1,10 @@
 package roofnest.core.judge;
 
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 
 import roofnest.core.promise.Stage;
 import roofnest.core.promise.Standing;
@@ -15,6 +17,11 @@ public record Judgement(List<Judged> promises) {
 
     public long count(Standing standing) {
         return promises.stream().filter(judged -> judged.finding().standing() == standing).count();
+    }
+
+    /** "7 kept · 2 thin · 2 broken · 5 not tried". */
+    public String countsInWords() {
+        return Arrays.stream(Standing.values()).map(standing -> count(standing) + " " + standing.word()).collect(Collectors.joining(" · "));
     }
 
     public Map<Stage, Integer> brokenByStage() {

@@ -27,6 +27,7 @@ class JudgementTest {
         assertThat(judgement.count(Standing.BROKEN)).isEqualTo(2);
         assertThat(judgement.count(Standing.THIN)).isEqualTo(1);
         assertThat(judgement.count(Standing.KEPT)).isEqualTo(1);
+        assertThat(judgement.countsInWords()).isEqualTo("1 kept · 1 thin · 2 broken · 0 not tried");
         assertThat(judgement.brokenByStage()).containsOnlyKeys(Stage.TUNE, Stage.SURVEY).containsEntry(Stage.TUNE, 1);
     }
 
