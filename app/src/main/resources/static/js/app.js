@@ -1,4 +1,6 @@
 import { startBoard } from "./board.js";
+import { startDrawing } from "./draw.js";
+import { isTyping } from "./exchange.js";
 import { startRun } from "./run.js";
 import { startLive } from "./live.js";
 import { startSigning } from "./sign.js";
@@ -6,6 +8,7 @@ import { startSigning } from "./sign.js";
 themeSwitch();
 stageKeys();
 startBoard();
+startDrawing();
 startRun();
 startLive();
 startSigning();
@@ -48,8 +51,4 @@ function stageKeys() {
       armed = false;
     }
   }, true);
-}
-
-export function isTyping(target) {
-  return target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 }

@@ -1,6 +1,12 @@
 // The board: moves, turns and raises the chosen camera, has every pose judged, and saves the last one.
 // At most one pose is on its way to the server; while it is, only the newest further one is remembered.
 
+import { isTyping, onDrawing, send, show } from "./exchange.js";
+import { startPicture } from "./picture.js";
+import { startSpots } from "./spots.js";
+import { startWalk } from "./walk.js";
+import { startZoom } from "./zoom.js";
+
 const MOVE_M = 0.1;
 const MOVE_FAR_M = 0.5;
 const TURN_DEG = 5;
@@ -14,17 +20,22 @@ export function startBoard() {
   document.getElementById("which-camera")?.addEventListener("change", (event) => {
     location.assign(event.target.dataset.go + event.target.value);
   });
+  const plan = document.getElementById("plan");
+  if (plan?.classList.contains("zoomable")) {
+    startZoom(plan);
+  }
   if (!perch || !form) {
     return;
   }
-  const plan = document.getElementById("plan");
   const turn = document.getElementById("perch-turn");
   const state = document.getElementById("save-state");
   const fields = {
     x: document.getElementById("pose-x"), y: document.getElementById("pose-y"), heightM: document.getElementById("pose-height"),
     headingDeg: document.getElementById("pose-heading"), tiltDeg: document.getElementById("pose-tilt"),
   };
+  const night = document.querySelector('[data-picture="night"]');
   let version = Number(form.dataset.version);
+  let contours = form.dataset.contours;
   let pose = read();
   let inFlight = false;
   let newest = null;
@@ -36,6 +47,15 @@ export function startBoard() {
       x: number(fields.x), y: -number(fields.y), heightM: number(fields.heightM),
       headingDeg: number(fields.headingDeg), tiltDeg: number(fields.tiltDeg),
     };
+  }
+
+  /** What is being looked at: everything that changes the answer besides the camera. */
+  function look() {
+    const said = { panel: form.dataset.panel, night: night?.getAttribute("aria-pressed") ?? "false", contours };
+    for (const control of document.querySelectorAll("[data-look]")) {
+      said[control.dataset.look] = control.value;
+    }
+    return said;
   }
 
   function draw(changed) {
@@ -50,29 +70,37 @@ export function startBoard() {
     fields.tiltDeg.value = pose.tiltDeg.toFixed(0);
   }
 
-  function moved(changed) {
+  function moved(changed, since) {
     draw(changed);
-    judge();
+    judge(since);
     saveSoon();
   }
 
-  async function judge() {
-    newest = { ...pose, version };
+  async function judge(since) {
+    newest = { tried: { ...pose, version }, since };
     if (inFlight) {
       return;
     }
     inFlight = true;
     while (newest) {
-      const tried = newest;
+      const { tried, since: from } = newest;
       newest = null;
-      const answer = await send("POST", form.dataset.try, tried);
+      const answer = await send("POST", `${form.dataset.base}/try`, { ...tried, look: look() });
       if (answer.ok) {
-        show(answer.page);
+        take(answer.page);
+        document.dispatchEvent(new CustomEvent("board-judged", { detail: { since: from } }));
       } else {
         say(answer.problem, "bad");
       }
     }
     inFlight = false;
+  }
+
+  function take(page) {
+    show(page);
+    const told = page.getElementById("live-version");
+    contours = told.dataset.contours || contours;
+    document.dispatchEvent(new CustomEvent("board-shown"));
   }
 
   function saveSoon() {
@@ -83,14 +111,20 @@ export function startBoard() {
 
   async function save() {
     say("saving", "busy");
-    const answer = await send("PUT", form.dataset.save, { ...pose, version });
+    await put("PUT", "pose", pose);
+  }
+
+  /** Changes the stored camera and shows what came of it. */
+  async function put(method, what, body) {
+    const answer = await send(method, `${form.dataset.base}/${what}`, { ...body, version, look: look() });
     if (answer.ok) {
       version = Number(answer.page.getElementById("live-version").dataset.version);
-      show(answer.page);
+      take(answer.page);
       say("saved", "");
     } else {
       say(answer.problem, "bad");
     }
+    return answer.ok;
   }
 
   function say(words, kind) {
@@ -102,24 +136,26 @@ export function startBoard() {
   let dragging = null;
   perch.addEventListener("pointerdown", (event) => {
     dragging = event.target.id === "perch-handle" ? "turn" : "move";
+    plan.dataset.held = "true";
     perch.setPointerCapture(event.pointerId);
-    perch.focus();
+    perch.focus({ preventScroll: true });
     event.preventDefault();
   });
   perch.addEventListener("pointermove", (event) => {
     if (!dragging) {
       return;
     }
-    const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(plan.getScreenCTM().inverse());
+    const at = onDrawing(plan, event);
     if (dragging === "move") {
-      moved({ x: at.x, y: at.y });
+      moved({ x: at.x, y: at.y }, event.timeStamp);
     } else {
-      moved({ headingDeg: Math.round(Math.atan2(at.x - pose.x, pose.y - at.y) * 180 / Math.PI) });
+      moved({ headingDeg: Math.round(Math.atan2(at.x - pose.x, pose.y - at.y) * 180 / Math.PI) }, event.timeStamp);
     }
   });
   for (const end of ["pointerup", "pointercancel"]) {
     perch.addEventListener(end, () => {
       dragging = null;
+      plan.dataset.held = "false";
     });
   }
 
@@ -162,39 +198,47 @@ export function startBoard() {
     });
   }
   form.addEventListener("submit", (event) => event.preventDefault());
+
+  for (const control of document.querySelectorAll("[data-look]")) {
+    control.addEventListener(control.type === "range" ? "input" : "change", () => judge());
+  }
+  night?.addEventListener("click", () => {
+    night.setAttribute("aria-pressed", String(night.getAttribute("aria-pressed") !== "true"));
+    judge();
+  });
+
+  startPicture({ plan, put });
+  startWalk({ plan });
+  startSpots({
+    base: form.dataset.base, poseNow: () => ({ ...pose }), tryPose: (tried) => moved(tried), isTyping,
+    pxInMetres: Number(form.dataset.metresPx),
+  });
+  startReadingTap(plan);
 }
 
-/** Puts the moving parts of an answered page where they belong on this one. */
-function show(page) {
-  for (const part of page.querySelectorAll("[data-live]")) {
-    for (const place of document.querySelectorAll(`[data-live="${part.dataset.live}"]`)) {
-      place.replaceChildren(...Array.from(part.childNodes, (node) => document.importNode(node, true)));
+/** In the signal panel a tap on empty ground says where a reading was made. */
+function startReadingTap(plan) {
+  const reading = document.getElementById("reading-form");
+  if (!reading) {
+    return;
+  }
+  let down = null;
+  plan.addEventListener("pointerdown", (event) => {
+    down = event.target.closest(".perch") ? null : { x: event.clientX, y: event.clientY };
+  });
+  plan.addEventListener("pointerup", (event) => {
+    if (!down || Math.hypot(event.clientX - down.x, event.clientY - down.y) > 5) {
+      return;
     }
-  }
-}
-
-async function send(method, address, body) {
-  const header = document.querySelector('meta[name="csrf-header"]').content;
-  const token = document.querySelector('meta[name="csrf-token"]').content;
-  try {
-    const response = await fetch(address, {
-      method, body: JSON.stringify(body),
-      headers: { "Content-Type": "application/json", Accept: "text/html, application/problem+json", [header]: token },
-    });
-    const text = await response.text();
-    if (response.ok) {
-      return { ok: true, page: new DOMParser().parseFromString(text, "text/html") };
-    }
-    return { ok: false, problem: problemOf(text) };
-  } catch {
-    return { ok: false, problem: "No connection: not saved. It is tried again at the next move." };
-  }
-}
-
-function problemOf(text) {
-  try {
-    return JSON.parse(text).detail;
-  } catch {
-    return "That was not taken. Reload the page.";
-  }
+    const at = onDrawing(plan, event);
+    reading.elements.readX.value = at.x.toFixed(2);
+    reading.elements.readY.value = (-at.y).toFixed(2);
+    reading.elements.readValue.focus({ preventScroll: true });
+    const mark = document.getElementById("sketching");
+    const size = Number(document.getElementById("pose-form").dataset.metresPx);
+    mark.replaceChildren();
+    const cross = document.createElementNS("http://www.w3.org/2000/svg", "path");
+    cross.setAttribute("d", `M${at.x - 8 * size} ${at.y}h${16 * size}M${at.x} ${at.y - 8 * size}v${16 * size}`);
+    mark.append(cross);
+  });
 }

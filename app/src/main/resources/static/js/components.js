@@ -11,6 +11,12 @@ document.addEventListener("alpine:init", () => {
     get isMakeOut() {
       return this.kind === "MAKE_OUT";
     },
+    get isRecordedBefore() {
+      return this.kind === "RECORDED_BEFORE";
+    },
+    get isSeen() {
+      return this.isMakeOut || this.isRecordedBefore;
+    },
     get isNeverShows() {
       return this.kind === "NEVER_SHOWS";
     },

@@ -7,12 +7,13 @@ import roofnest.app.web.PromiseLine;
 import roofnest.core.access.Access;
 import roofnest.core.plan.Area;
 import roofnest.core.plan.Place;
+import roofnest.core.plan.Walk;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Light;
 
 /** The brief: promises as written, what can be chosen for new ones, the people. */
 record BriefView(
-        List<PromiseLine> written, List<Place> places, List<Area> areas, List<DetailLevel> levels, List<Light> lights,
+        List<PromiseLine> written, List<Place> places, List<Walk> paths, List<Area> areas, List<DetailLevel> levels, List<Light> lights,
         List<ResidentRepository.Resident> people, List<Access.Tie> ties, boolean hasPlan) {
     static BriefView of(Frame frame, List<ResidentRepository.Resident> people) {
         List<PromiseLine> written = frame.judgement().promises().stream()
@@ -20,6 +21,7 @@ record BriefView(
                 .map(judged -> PromiseLine.of(judged, frame.facts())).toList();
         return new BriefView(written,
                 frame.facts().plan().map(plan -> plan.places()).orElse(List.of()),
+                frame.facts().plan().map(plan -> plan.paths()).orElse(List.of()),
                 frame.facts().plan().map(plan -> plan.areas().stream()
                         .filter(area -> area.kind().offLimits() || area.kind() == Area.Kind.ROAD).toList()).orElse(List.of()),
                 List.of(DetailLevel.values()), List.of(Light.values()), people, List.of(Access.Tie.values()),

@@ -23,7 +23,7 @@ public class PromiseRepository {
 
     public List<Promise> of(long householdId) {
         return jdbc.sql("""
-                select id, kind, level, light, place_id, area_id, days, seconds
+                select id, kind, level, light, place_id, path_id, area_id, days, seconds
                 from promise
                 where household_id = :householdId
                 order by id
@@ -41,6 +41,18 @@ public class PromiseRepository {
                 .param("level", level.name())
                 .param("placeId", placeId)
                 .param("light", light.name())
+                .update();
+    }
+
+    public void recordedBefore(long householdId, DetailLevel level, String placeId, String pathId) {
+        jdbc.sql("""
+                insert into promise (household_id, kind, level, place_id, path_id)
+                values (:householdId, 'RECORDED_BEFORE', :level, :placeId, :pathId)
+                """)
+                .param("householdId", householdId)
+                .param("level", level.name())
+                .param("placeId", placeId)
+                .param("pathId", pathId)
                 .update();
     }
 
@@ -84,6 +96,8 @@ public class PromiseRepository {
         return switch (row.getString("kind")) {
             case "MAKE_OUT" -> new Promise.MakeOut(
                     key, DetailLevel.valueOf(row.getString("level")), row.getString("place_id"), Light.valueOf(row.getString("light")));
+            case "RECORDED_BEFORE" -> new Promise.RecordedBefore(
+                    key, DetailLevel.valueOf(row.getString("level")), row.getString("place_id"), row.getString("path_id"));
             case "KEEPS_DAYS" -> new Promise.KeepsDays(key, row.getInt("days"));
             case "NEVER_SHOWS" -> new Promise.NeverShows(key, row.getString("area_id"));
             case "ONLY_THESE" -> new Promise.OnlyThese(key);

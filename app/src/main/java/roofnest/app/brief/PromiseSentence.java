@@ -12,7 +12,7 @@ import roofnest.core.promise.Promise;
 /** Reads the sentence builder: which kind of promise, and the words that belong to it. */
 @Component
 class PromiseSentence {
-    enum Kind { MAKE_OUT, KEEPS_DAYS, NEVER_SHOWS, ONLY_THESE, ALERT_WITHIN }
+    enum Kind { MAKE_OUT, RECORDED_BEFORE, KEEPS_DAYS, NEVER_SHOWS, ONLY_THESE, ALERT_WITHIN }
 
     private final PromiseRepository promises;
 
@@ -24,6 +24,7 @@ class PromiseSentence {
     Runnable read(Form form, long householdId, HouseholdFacts facts) {
         return switch (form.choice("kind", "what is promised", Kind.class)) {
             case MAKE_OUT -> makeOut(form, householdId, facts);
+            case RECORDED_BEFORE -> recordedBefore(form, householdId, facts);
             case KEEPS_DAYS -> {
                 int days = form.whole("days", "how many days are kept,", 1, 365, "days");
                 once(form, "days", facts, Promise.KeepsDays.class, "How long footage is kept is promised already. Take that promise out first.");
@@ -47,15 +48,28 @@ class PromiseSentence {
         Light light = form.choice("light", "when", Light.class);
         String place = form.raw("place");
         if (facts.plan().flatMap(plan -> plan.place(place)).isEmpty()) {
-            form.fault("place", noPlan(facts) ? "The house has no plan yet; import one at Survey first." : "Choose a place of the plan.");
+            form.fault("place", noPlan(facts) ? "The house has no plan yet; draw one at Survey first." : "Choose a place of the plan.");
         }
         return () -> promises.makeOut(householdId, level, place, light);
+    }
+
+    private Runnable recordedBefore(Form form, long householdId, HouseholdFacts facts) {
+        DetailLevel level = form.choice("level", "what must be made out", DetailLevel.class);
+        String place = form.raw("place");
+        String path = form.raw("path");
+        if (facts.plan().flatMap(plan -> plan.place(place)).isEmpty()) {
+            form.fault("place", noPlan(facts) ? "The house has no plan yet; draw one at Survey first." : "Choose a place of the plan.");
+        }
+        if (facts.plan().flatMap(plan -> plan.path(path)).isEmpty()) {
+            form.fault("path", noPlan(facts) ? "The house has no plan yet; draw one at Survey first." : "Choose a path of the plan; paths are drawn at Survey.");
+        }
+        return () -> promises.recordedBefore(householdId, level, place, path);
     }
 
     private Runnable neverShows(Form form, long householdId, HouseholdFacts facts) {
         String area = form.raw("area");
         if (facts.plan().flatMap((HousePlan plan) -> plan.area(area)).isEmpty()) {
-            form.fault("area", noPlan(facts) ? "The house has no plan yet; import one at Survey first." : "Choose an area of the plan.");
+            form.fault("area", noPlan(facts) ? "The house has no plan yet; draw one at Survey first." : "Choose an area of the plan.");
         }
         boolean already = facts.written().stream()
                 .anyMatch(promise -> promise instanceof Promise.NeverShows never && never.areaId().equals(area));

@@ -18,7 +18,7 @@ public final class NextCharges {
     public record Due(long cameraId, String camera, LocalDate on, String day, String percent, String why, boolean late) {}
 
     public static List<Due> of(Frame frame) {
-        HouseholdJudge judge = new HouseholdJudge(frame.facts().plan());
+        HouseholdJudge judge = frame.judge();
         return frame.facts().cameras().stream().filter(camera -> camera.model().power().onBattery())
                 .map(camera -> due(frame, judge, camera)).toList();
     }

@@ -11,6 +11,7 @@ import roofnest.app.prove.ProofRepository;
 import roofnest.app.ready.NetworkRepository;
 import roofnest.app.share.AccessRepository;
 import roofnest.app.survey.CameraRepository;
+import roofnest.app.survey.ReadingRepository;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.power.Climate;
@@ -25,11 +26,14 @@ public class FactsLoader {
     private final NetworkRepository networks;
     private final AccessRepository access;
     private final ProofRepository proofs;
+    private final ReadingRepository readings;
     private final Clock clock;
 
     FactsLoader(
             HouseholdRepository households, ReadPlans plans, CameraRepository cameras, PromiseRepository promises,
-            NetworkRepository networks, AccessRepository access, ProofRepository proofs, Clock clock) {
+            NetworkRepository networks, AccessRepository access, ProofRepository proofs,
+            ReadingRepository readings, Clock clock) {
+        this.readings = readings;
         this.households = households;
         this.plans = plans;
         this.cameras = cameras;
@@ -44,7 +48,7 @@ public class FactsLoader {
         return new HouseholdFacts(
                 plan(householdId), cameras.of(householdId), promises.of(householdId), networks.homeNetwork(householdId),
                 networks.otherThingsCount(householdId), access.of(householdId), proofs.of(householdId), Climate.MILD_COAST,
-                LocalDate.now(clock), households.get(householdId).handedOver());
+                LocalDate.now(clock), households.get(householdId).handedOver(), readings.of(householdId));
     }
 
     private Optional<HousePlan> plan(long householdId) {

@@ -6,14 +6,17 @@ import roofnest.app.web.HouseholdRef;
 import roofnest.app.web.PromiseLine;
 import roofnest.app.web.Ridge;
 import roofnest.core.judge.HouseholdFacts;
+import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.judge.Judgement;
 import roofnest.core.promise.Stage;
 
 /** What every page of a household shows round its own content, and the facts and judgement that it is made from. */
 public record Frame(
-        HouseholdRef ref, Household household, Stage stage, Ridge ridge, HouseholdFacts facts, Judgement judgement) {
-    static Frame of(HouseholdRef ref, Household household, Stage stage, HouseholdFacts facts, Judgement judgement) {
-        return new Frame(ref, household, stage, Ridge.of(stage, household.stage(), judgement.brokenByStage()), facts, judgement);
+        HouseholdRef ref, Household household, Stage stage, Ridge ridge, HouseholdFacts facts, HouseholdJudge judge,
+        Judgement judgement) {
+    static Frame of(HouseholdRef ref, Household household, Stage stage, HouseholdFacts facts, HouseholdJudge judge) {
+        Judgement judgement = judge.again(facts);
+        return new Frame(ref, household, stage, Ridge.of(stage, household.stage(), judgement.brokenByStage()), facts, judge, judgement);
     }
 
     public String path() {

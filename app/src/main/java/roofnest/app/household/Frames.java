@@ -5,7 +5,6 @@ import org.springframework.ui.Model;
 
 import roofnest.app.web.HouseholdRef;
 import roofnest.core.judge.HouseholdFacts;
-import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.promise.Stage;
 
 /** Makes the frame of a household's page. */
@@ -13,15 +12,17 @@ import roofnest.core.promise.Stage;
 public class Frames {
     private final HouseholdRepository households;
     private final FactsLoader loader;
+    private final Judges judges;
 
-    Frames(HouseholdRepository households, FactsLoader loader) {
+    Frames(HouseholdRepository households, FactsLoader loader, Judges judges) {
         this.households = households;
         this.loader = loader;
+        this.judges = judges;
     }
 
     public Frame frame(HouseholdRef ref, Stage stage) {
         HouseholdFacts facts = loader.load(ref.id());
-        return Frame.of(ref, households.get(ref.id()), stage, facts, HouseholdJudge.judge(facts));
+        return Frame.of(ref, households.get(ref.id()), stage, facts, judges.of(facts));
     }
 
     /** The frame, also put into the model for the layout. */

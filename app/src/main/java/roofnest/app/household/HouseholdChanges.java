@@ -6,7 +6,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 import roofnest.app.web.HouseholdRef;
-import roofnest.core.judge.HouseholdJudge;
+import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.promise.Stage;
 
 /**
@@ -17,8 +17,10 @@ public class HouseholdChanges {
     private final HouseholdRepository households;
     private final FactsLoader facts;
     private final FindingRepository findings;
+    private final Judges judges;
 
-    HouseholdChanges(HouseholdRepository households, FactsLoader facts, FindingRepository findings) {
+    HouseholdChanges(HouseholdRepository households, FactsLoader facts, FindingRepository findings, Judges judges) {
+        this.judges = judges;
         this.households = households;
         this.facts = facts;
         this.findings = findings;
@@ -30,7 +32,8 @@ public class HouseholdChanges {
         households.lock(ref.id());
         T result = change.get();
         households.reach(ref.id(), stage);
-        findings.replace(ref.id(), HouseholdJudge.judge(facts.load(ref.id())));
+        HouseholdFacts now = facts.load(ref.id());
+        findings.replace(ref.id(), judges.of(now).again(now));
         return result;
     }
 

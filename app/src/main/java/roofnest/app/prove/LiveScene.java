@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 
-import roofnest.app.survey.LiveView;
+import roofnest.app.survey.PictureView;
 import roofnest.app.survey.Svg;
 import roofnest.core.judge.Camera;
 import roofnest.core.motion.WalkTest;
+import roofnest.core.motion.Walker;
+import roofnest.core.plan.Ground;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Place;
 import roofnest.core.plan.PlanPoint;
@@ -16,6 +18,7 @@ import roofnest.core.plan.Walk;
 import roofnest.core.plan.WallCrossings;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.view.CameraPicture;
+import roofnest.core.view.Eye;
 import roofnest.core.view.PictureShape;
 
 /**
@@ -23,15 +26,15 @@ import roofnest.core.view.PictureShape;
  *
  * @param path that is walked; empty when the plan has none
  */
-record LiveScene(String path, List<LiveView.Shape> shapes, List<Frame> frames, WalkTest.Capture capture) {
+record LiveScene(String path, List<PictureView.Shape> shapes, List<Frame> frames, WalkTest.Capture capture) {
     private static final int STEPS_A_FRAME = 4;
 
     /** @param body and {@code head}: path texts in pixels; empty while the walker is not in the picture */
     record Frame(double atS, boolean recorded, String body, String head) {}
 
     static LiveScene of(HousePlan plan, Camera camera) {
-        WallCrossings crossings = new WallCrossings(plan);
-        WalkTest test = new WalkTest(crossings, camera.model(), camera.pose());
+        Eye eye = new Eye(new WallCrossings(plan), camera.model().lens(), camera.pose());
+        WalkTest test = new WalkTest(new Ground(plan), camera.model(), eye, camera.zones());
         Walk best = plan.paths().stream()
                 .max(Comparator.comparingDouble(walk -> walk(test, walk, camera).bestDensityPxPerM()))
                 .orElseGet(() -> new Walk("none", "across the picture", List.of(
@@ -40,21 +43,21 @@ record LiveScene(String path, List<LiveView.Shape> shapes, List<Frame> frames, W
         CameraPicture picture = new CameraPicture(plan, camera.model().lens(), camera.pose());
         List<Frame> frames = new ArrayList<>();
         for (int i = 0; i < capture.moments().size(); i += STEPS_A_FRAME) {
-            frames.add(frame(picture, crossings, camera, capture.moments().get(i)));
+            frames.add(frame(picture, eye, capture.moments().get(i)));
         }
-        return new LiveScene(best.name(), picture.shapes(List.of()).stream().map(LiveView::shape).toList(), frames, capture);
+        return new LiveScene(best.name(), picture.shapes(List.of()).stream().map(PictureView::shape).toList(), frames, capture);
     }
 
     private static WalkTest.Capture walk(WalkTest test, Walk walk, Camera camera) {
-        return test.walk(walk, WalkTest.WALKER_M_PER_S, DetailLevel.RECOGNISE, camera.settings().clipSeconds());
+        return test.walk(walk, Walker.GROWN, DetailLevel.RECOGNISE, camera.settings().clipSeconds());
     }
 
-    private static Frame frame(CameraPicture picture, WallCrossings crossings, Camera camera, WalkTest.Moment moment) {
+    private static Frame frame(CameraPicture picture, Eye eye, WalkTest.Moment moment) {
         PlanPoint at = moment.point();
         String body = "";
         String head = "";
-        if (crossings.inSight(camera.pose().lens(), SpacePoint.at(at, Place.FACE_M))) {
-            for (PictureShape shape : picture.figure(new CameraPicture.Figure("", SpacePoint.at(at, 0)))) {
+        if (eye.clearTo(at.xM(), at.yM(), moment.groundM() + Place.FACE_M)) {
+            for (PictureShape shape : picture.figure(new CameraPicture.Figure("", SpacePoint.at(at, moment.groundM())))) {
                 if (shape.kind() == PictureShape.Kind.BODY) {
                     body = Svg.pixels(shape.outline());
                 } else {

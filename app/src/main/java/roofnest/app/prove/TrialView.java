@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 
 import roofnest.app.survey.LiveView;
+import roofnest.app.survey.PictureView;
 import roofnest.core.lang.Numbers;
 import roofnest.core.motion.WalkTest;
 import roofnest.core.promise.Unit;
@@ -17,7 +18,7 @@ import roofnest.core.promise.Unit;
  */
 record TrialView(
         long id, String kind, String title, String how, String camera, String instruction, double waitS, int width, int height,
-        List<LiveView.Shape> shapes, List<LiveScene.Frame> frames, List<LiveView.Readout> results, String signalDbm, String question,
+        List<PictureView.Shape> shapes, List<LiveScene.Frame> frames, List<LiveView.Readout> results, String signalDbm, String question,
         String yes, String no, boolean decided, boolean canPass) {
     static TrialView of(Trials.Running running) {
         TrialRepository.Kind kind = running.trial().kind();

@@ -9,13 +9,13 @@ import org.springframework.stereotype.Service;
 
 import roofnest.app.household.FactsLoader;
 import roofnest.app.household.HouseholdChanges;
+import roofnest.app.household.Judges;
 import roofnest.app.survey.CameraRepository;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
-import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.judge.Proof;
 import roofnest.core.motion.WalkTest;
 import roofnest.core.plan.HousePlan;
@@ -38,10 +38,13 @@ public class Trials {
     private final CameraRepository cameras;
     private final HouseholdChanges changes;
     private final FactsLoader loader;
+    private final Judges judges;
     private final Clock clock;
 
     Trials(
-            TrialRepository trials, ProofRepository proofs, CameraRepository cameras, HouseholdChanges changes, FactsLoader loader, Clock clock) {
+            TrialRepository trials, ProofRepository proofs, CameraRepository cameras, HouseholdChanges changes, FactsLoader loader,
+            Judges judges, Clock clock) {
+        this.judges = judges;
         this.trials = trials;
         this.proofs = proofs;
         this.cameras = cameras;
@@ -76,7 +79,7 @@ public class Trials {
         CameraRepository.Record camera = cameras.get(ref.id(), trial.cameraId());
         HouseholdFacts facts = loader.load(ref.id());
         HousePlan plan = facts.plan().orElseThrow(NoSuchPage::new);
-        Optional<Double> reading = new HouseholdJudge(facts.plan()).link(facts, camera.camera())
+        Optional<Double> reading = judges.of(facts).link(facts, camera.camera())
                 .map(link -> new CloudStandIn(trialId).readingDbm(link.rssiDbm()));
         List<TrialRepository.Trial> before = trials.of(ref.id()).stream().filter(t -> t.id() < trialId).toList();
         return new Running(trial, camera, LiveScene.of(plan, camera.camera()), reading, isFirstAway(before, trial.cameraId()));
@@ -132,7 +135,7 @@ public class Trials {
         return before.stream().noneMatch(trial -> trial.cameraId() == cameraId && trial.kind() == TrialRepository.Kind.LIVE_AWAY);
     }
 
-    private static double uplinkMbps(HouseholdFacts facts, Camera camera) {
-        return new HouseholdJudge(facts.plan()).link(facts, camera).map(link -> LinkBudget.rateMbps(link.rssiDbm()) * 0.6).orElse(NO_UPLINK_MBPS);
+    private double uplinkMbps(HouseholdFacts facts, Camera camera) {
+        return judges.of(facts).link(facts, camera).map(link -> LinkBudget.rateMbps(link.rssiDbm()) * 0.6).orElse(NO_UPLINK_MBPS);
     }
 }

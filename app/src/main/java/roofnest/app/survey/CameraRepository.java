@@ -16,12 +16,15 @@ import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import tools.jackson.databind.json.JsonMapper;
+
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.StaleEdit;
 import roofnest.core.catalogue.Catalogue;
 import roofnest.core.judge.Camera;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
+import roofnest.core.view.Zone;
 
 /** The cameras of households, planned and hung. */
 @Repository
@@ -29,6 +32,7 @@ public class CameraRepository {
     private final JdbcClient jdbc;
     private final Catalogue catalogue;
     private final Clock clock;
+    private final JsonMapper json = new JsonMapper();
 
     CameraRepository(JdbcClient jdbc, Catalogue catalogue, Clock clock) {
         this.jdbc = jdbc;
@@ -109,6 +113,22 @@ public class CameraRepository {
                 .param("version", version)
                 .query(Integer.class).optional();
         return saved.orElseThrow(() -> stale(householdId, id, version));
+    }
+
+    /** Saves the zones if nobody saved the camera since {@code version}. */
+    public void zone(long householdId, long id, List<Zone> zones, int version) {
+        int rows = jdbc.sql("""
+                update camera set zones = :zones::jsonb, version = version + 1
+                where household_id = :householdId and id = :id and version = :version
+                """)
+                .param("zones", json.writeValueAsString(zones))
+                .param("householdId", householdId)
+                .param("id", id)
+                .param("version", version)
+                .update();
+        if (rows != 1) {
+            throw stale(householdId, id, version);
+        }
     }
 
     /** Saves settings if nobody saved the camera since {@code version}. */
@@ -198,7 +218,7 @@ public class CameraRepository {
         OffsetDateTime mounted = row.getObject("mounted_at", OffsetDateTime.class);
         Camera camera = new Camera(row.getLong("id"), row.getString("name"), catalogue.get(row.getString("model_key")), pose, masked, settings,
                 joined != null, row.getObject("own_password_at") != null, mounted != null,
-                Optional.ofNullable(row.getObject("last_charged_on", LocalDate.class)));
+                Optional.ofNullable(row.getObject("last_charged_on", LocalDate.class)), List.of(json.readValue(row.getString("zones"), Zone[].class)));
         return new Record(camera, row.getString("serial"), row.getString("sticker_kept"), joined, mounted, row.getInt("version"));
     }
 }

@@ -21,7 +21,7 @@ import roofnest.core.plan.Wall;
  */
 public record PlanDrawing(
         String viewBox, double minX, double minY, double width, double height, List<Ground> grounds, List<Stroke> walls,
-        List<Stroke> openings, List<Stroke> paths, String boundary, List<Text> labels, List<Marker> places, List<Marker> things) {
+        List<Stroke> openings, List<Stroke> paths, String boundary, List<Text> labels, List<Marker> places, List<Marker> things, double northDeg) {
     private static final double MARGIN_M = 1.2;
     /** Size at which boards are usually shown, pixels: lettering is scaled to be legible there. */
     private static final double USUAL_WIDTH_PX = 800;
@@ -45,7 +45,7 @@ public record PlanDrawing(
 
     public record Text(String words, double x, double y) {}
 
-    public record Marker(String id, String kind, String name, double x, double y) {}
+    public record Marker(String id, String kind, String name, double x, double y, double radiusM) {}
 
     public static PlanDrawing of(HousePlan plan, Storey storey) {
         double[] box = plan.extentM();
@@ -73,9 +73,9 @@ public record PlanDrawing(
                 Svg.closed(plan.boundary()),
                 plan.labels().stream().filter((Label label) -> label.storey().equals(storey.id()))
                         .map(label -> new Text(label.text(), label.at().xM(), -label.at().yM())).toList(),
-                plan.places().stream().map((Place place) -> new Marker(place.id(), "place", place.name(), place.at().xM(), -place.at().yM())).toList(),
-                plan.things().stream().map((Thing thing) -> new Marker(thing.id(), thing.kind().name().toLowerCase(Locale.ROOT), thing.name(),
-                        thing.at().xM(), -thing.at().yM())).toList());
+                plan.places().stream().map((Place place) -> new Marker(place.id(), "place", place.name(), place.at().xM(), -place.at().yM(), 0)).toList(),
+                plan.things().stream().map((Thing thing) -> new Marker(thing.id(), thing.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+                        thing.name(), thing.at().xM(), -thing.at().yM(), thing.kind().round() ? thing.radiusM() : 0)).toList(), plan.trueNorthDeg());
     }
 
     /** Only the big, unlabelled-elsewhere grounds carry their names; places carry the rest. */

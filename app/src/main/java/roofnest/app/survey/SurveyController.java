@@ -2,9 +2,7 @@ package roofnest.app.survey;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
 import java.util.Map;
-import java.util.Set;
 
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.http.HttpStatus;
@@ -13,17 +11,13 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.PutMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 import jakarta.servlet.http.HttpServletResponse;
 
-import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.household.HouseholdChanges;
 import roofnest.app.household.HouseholdRepository;
@@ -34,12 +28,13 @@ import roofnest.core.catalogue.Catalogue;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.pairing.CameraName;
+import roofnest.core.plan.GeoJson;
+import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanDocument;
 import roofnest.core.plan.PlanRefused;
 import roofnest.core.promise.Stage;
-import roofnest.core.view.MaskCell;
 
-/** The board. */
+/** The board: its page, cameras put on it, plans brought in and taken out. */
 @Controller
 class SurveyController {
     private final Frames frames;
@@ -48,50 +43,25 @@ class SurveyController {
     private final CameraRepository cameras;
     private final Catalogue catalogue;
     private final PlanDocument plans;
-    private final TrialPoses trials;
+    private final PlanSteps steps;
+    private final BoardPages pages;
 
     SurveyController(
             Frames frames, HouseholdChanges changes, HouseholdRepository households, CameraRepository cameras, Catalogue catalogue,
-            PlanDocument plans, TrialPoses trials) {
+            PlanDocument plans, PlanSteps steps, BoardPages pages) {
         this.frames = frames;
         this.changes = changes;
         this.households = households;
         this.cameras = cameras;
         this.catalogue = catalogue;
         this.plans = plans;
-        this.trials = trials;
+        this.steps = steps;
+        this.pages = pages;
     }
 
     @GetMapping("/households/{household}/survey")
-    String board(
-            HouseholdRef ref, @RequestParam(required = false) Long camera, @RequestParam(required = false) String storey, Model model) {
-        return page(ref, camera, storey, model, Form.empty(), List.of());
-    }
-
-    /** Judges a pose that is being tried; saves nothing. */
-    @PostMapping("/households/{household}/survey/cameras/{camera}/try")
-    String tryPose(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestBody TrialPoses.Tried tried, Model model) {
-        CameraRepository.Record stored = cameras.get(ref.id(), cameraId);
-        model.addAttribute("live", trials.tried(trials.facts(ref), stored, tried.pose()));
-        return "survey :: live";
-    }
-
-    /** Saves a pose, unless somebody else saved the camera since this page took it. */
-    @PutMapping("/households/{household}/survey/cameras/{camera}/pose")
-    String savePose(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestBody TrialPoses.Tried tried, Model model) {
-        Set<MaskCell> masked = cameras.get(ref.id(), cameraId).camera().masked();
-        changes.run(ref, Stage.SURVEY, () -> cameras.place(ref.id(), cameraId, tried.pose(), masked, tried.version()));
-        model.addAttribute("live", trials.stored(trials.facts(ref), cameras.get(ref.id(), cameraId)));
-        return "survey :: live";
-    }
-
-    /** Blacks out what shows a place that is promised never to be shown, or takes the mask off again. */
-    @PostMapping("/households/{household}/survey/cameras/{camera}/mask")
-    String mask(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam boolean on) {
-        CameraRepository.Record stored = cameras.get(ref.id(), cameraId);
-        Set<MaskCell> cells = on ? trials.masked(trials.facts(ref), stored) : Set.of();
-        changes.run(ref, Stage.SURVEY, () -> cameras.place(ref.id(), cameraId, stored.camera().pose(), cells, stored.version()));
-        return "redirect:" + ref.path() + "/survey?camera=" + cameraId;
+    String board(HouseholdRef ref, @RequestParam Map<String, String> said, Model model) {
+        return pages.board(ref, Form.empty(), said, model);
     }
 
     @PostMapping("/households/{household}/survey/cameras")
@@ -102,11 +72,11 @@ class SurveyController {
             form.fault("model", "Choose a model.");
         }
         if (facts.plan().isEmpty()) {
-            form.fault("model", "Import the house's plan first; a camera needs a place on it.");
+            form.fault("model", "Draw or import the house's plan first; a camera needs a place on it.");
         }
         if (!form.ok()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(ref, null, null, model, form, List.of());
+            return pages.board(ref, form, Map.of(), model);
         }
         String name = CameraName.suggest(
                 facts.plan().get().places().isEmpty() ? "new" : facts.plan().get().places().get(0).name(), facts.cameras().stream().map(Camera::name).toList());
@@ -121,37 +91,36 @@ class SurveyController {
             throws IOException {
         try {
             String document = new String(file.getBytes(), StandardCharsets.UTF_8);
-            String checked = plans.write(plans.read(document));
-            changes.run(ref, Stage.SURVEY, () -> households.setPlan(ref.id(), checked));
+            HousePlan plan = document.contains("\"FeatureCollection\"") ? new GeoJson(plans).read(document) : plans.read(document);
+            String checked = plans.write(plan);
+            changes.run(ref, Stage.SURVEY, () -> steps.take(ref.id(), checked, "a plan brought in", ref.by(), steps.state(ref.id()).version()));
             flash.addFlashAttribute("notice", "The plan was read and every promise judged on it.");
             return "redirect:" + ref.path() + "/survey";
         } catch (PlanRefused refused) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(ref, null, null, model, Form.empty(), refused.faults().stream().map(Object::toString).toList());
+            model.addAttribute("planFaults", refused.faults().stream().map(Object::toString).toList());
+            return pages.board(ref, Form.empty(), Map.of(), model);
         }
     }
 
     @GetMapping("/households/{household}/survey/plan.json")
     ResponseEntity<String> exportPlan(HouseholdRef ref) {
-        String document = households.planDocument(ref.id()).orElseThrow(NoSuchPage::new);
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON)
-                .header("Content-Disposition", "attachment; filename=\"plan-" + ref.id() + ".json\"").body(document);
+        return download(households.planDocument(ref.id()).orElseThrow(NoSuchPage::new), "plan-" + ref.id() + ".json", MediaType.APPLICATION_JSON);
+    }
+
+    @GetMapping("/households/{household}/survey/plan.geojson")
+    ResponseEntity<String> exportGeoJson(HouseholdRef ref) {
+        HousePlan plan = frames.frame(ref, Stage.SURVEY).facts().plan().orElseThrow(NoSuchPage::new);
+        return download(new GeoJson(plans).write(plan), "plan-" + ref.id() + ".geojson", MediaType.parseMediaType("application/geo+json"));
     }
 
     /** A small house to start one's own plan from. */
     @GetMapping("/households/{household}/survey/example-plan.json")
     ResponseEntity<ClassPathResource> examplePlan(HouseholdRef ref) {
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON)
-                .header("Content-Disposition", "attachment; filename=\"example-plan.json\"").body(new ClassPathResource("/demo/plans/terrace.json"));
+        return download(new ClassPathResource("/demo/plans/terrace.json"), "example-plan.json", MediaType.APPLICATION_JSON);
     }
 
-    private String page(HouseholdRef ref, Long cameraId, String storeyId, Model model, Form form, List<String> planFaults) {
-        Frame frame = frames.frame(ref, Stage.SURVEY, model);
-        model.addAttribute("form", form);
-        model.addAttribute("planFaults", planFaults);
-        model.addAttribute("models", catalogue.models());
-        model.addAttribute("board", BoardView.of(frame, storeyId));
-        trials.shown(ref, frame.facts(), cameraId).ifPresent(live -> model.addAttribute("live", live));
-        return "survey";
+    private static <T> ResponseEntity<T> download(T body, String name, MediaType type) {
+        return ResponseEntity.ok().contentType(type).header("Content-Disposition", "attachment; filename=\"" + name + "\"").body(body);
     }
 }

@@ -22,7 +22,6 @@ import roofnest.app.web.HouseholdRef;
 import roofnest.app.web.StaleEdit;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.judge.Camera;
-import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.promise.Stage;
 
 @Controller
@@ -82,7 +81,7 @@ class TuneController {
         model.addAttribute("form", form);
         model.addAttribute("cameras", all);
         all.stream().filter(record -> cameraId == null || record.id() == cameraId).findFirst()
-                .ifPresent(record -> model.addAttribute("tune", TuneView.of(frame, record, new HouseholdJudge(frame.facts().plan()))));
+                .ifPresent(record -> model.addAttribute("tune", TuneView.of(frame, record, frame.judge())));
         return "tune";
     }
 }

@@ -10,4 +10,10 @@ public class BadInput extends RuntimeException {
     public BadInput(String sentence) {
         super(sentence);
     }
+
+    /** What a value's own check found wrong, as a sentence. */
+    public static BadInput of(IllegalArgumentException refused) {
+        String said = String.valueOf(refused.getMessage());
+        return new BadInput(Character.toUpperCase(said.charAt(0)) + said.substring(1) + ".");
+    }
 }

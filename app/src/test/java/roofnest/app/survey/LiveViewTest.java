@@ -3,6 +3,7 @@ package roofnest.app.survey;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -13,10 +14,10 @@ import org.springframework.beans.factory.annotation.Autowired;
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
 import roofnest.app.household.FactsLoader;
+import roofnest.app.household.Judges;
 import roofnest.app.web.PromiseLine;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
-import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.Segments;
@@ -27,6 +28,8 @@ import roofnest.core.view.MaskCell;
 @AppTest
 class LiveViewTest {
     @Autowired private FactsLoader loader;
+    @Autowired private Judges judges;
+    @Autowired private Contouring contouring;
     @Autowired private DemoPlaces demo;
 
     @Test
@@ -39,6 +42,8 @@ class LiveViewTest {
         assertThat(moved.readouts()).extracting(LiveView.Readout::what).contains("blind under it", "face angle at river stairs", "signal");
         LiveView turned = live(camera().withPose(new CameraPose(11.4, 2.0, 2.4, 60, 12)));
         assertThat(turned.contours()).as("turning changes no signal").isEqualTo(before.contours());
+        String had = before.contours().orElseThrow().key();
+        assertThat(live(camera(), Map.of("contours", had)).contours()).as("what the page has is not sent again").isEmpty();
     }
 
     @Test
@@ -46,7 +51,7 @@ class LiveViewTest {
         LiveView low = live(camera());
         LiveView high = live(camera().withPose(new CameraPose(11.4, 2.0, 4.5, 121, 12)));
         assertThat(high.contours()).isNotEqualTo(low.contours());
-        assertThat(low.contours()).filteredOn(LiveView.Contour::twoBars).singleElement()
+        assertThat(low.contours().orElseThrow().contours()).filteredOn(Contouring.Contour::twoBars).singleElement()
                 .satisfies(contour -> assertThat(contour.dbm()).isEqualTo(-67));
     }
 
@@ -100,7 +105,7 @@ class LiveViewTest {
     @Test
     void smooth_lines_keep_their_ends() {
         List<PlanPoint> line = List.of(new PlanPoint(0, 0), new PlanPoint(1, 0), new PlanPoint(2, 1), new PlanPoint(3, 3));
-        assertThat(Svg.smooth(line)).startsWith("M0.00 ").endsWith("L3.00 -3.00").contains("Q");
+        assertThat(Svg.smooth(line)).startsWith("M0 ").endsWith("L3 -3").contains("Q");
         assertThat(Svg.closed(List.of())).isEmpty();
     }
 
@@ -118,7 +123,11 @@ class LiveViewTest {
     }
 
     private LiveView live(Camera camera) {
+        return live(camera, Map.of());
+    }
+
+    private LiveView live(Camera camera, Map<String, String> look) {
         HouseholdFacts facts = facts().withCamera(camera);
-        return LiveView.of(facts.plan().orElseThrow(), facts, new HouseholdJudge(facts.plan()), camera, 0);
+        return LiveView.of(facts, judges.of(facts), camera, 0, Look.of(look), contouring);
     }
 }

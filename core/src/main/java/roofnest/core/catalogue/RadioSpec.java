@@ -8,10 +8,13 @@ import roofnest.core.lang.Require;
  * A camera's Wi-Fi.
  *
  * @param eirpDbm what it radiates, dBm
+ * @param viaHub whether it joins through a hub rather than the router; absent means no
  * @param hiddenName whether it can join a network that does not announce its name
  */
-public record RadioSpec(Set<Band> bands, Set<WifiSecurity> security, double eirpDbm, boolean hiddenName) {
+public record RadioSpec(Set<Band> bands, Set<WifiSecurity> security, double eirpDbm, boolean hiddenName,
+        Boolean viaHub) {
     public RadioSpec {
+        viaHub = viaHub != null && viaHub;
         bands = Set.copyOf(bands);
         security = Set.copyOf(security);
         Require.inRange("EIRP in dBm", eirpDbm, -10, 36);

@@ -1,6 +1,7 @@
 package roofnest.core.judge;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
@@ -11,17 +12,30 @@ import roofnest.core.lang.Require;
 import roofnest.core.power.DailyUse;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
+import roofnest.core.view.Zone;
 
 /**
  * A camera of a household, planned or hung.
  *
  * @param masked cells blacked out in its picture
+ * @param zones of its picture in which movement counts; none means all of it
  * @param joined whether it is in the house's network
  * @param ownPassword whether its factory password has been changed
  */
 public record Camera(
         long id, String name, DeviceModel model, CameraPose pose, Set<MaskCell> masked, Settings settings, boolean joined,
-        boolean ownPassword, boolean mounted, Optional<LocalDate> lastCharged) {
+        boolean ownPassword, boolean mounted, Optional<LocalDate> lastCharged, List<Zone> zones) {
+    public Camera {
+        masked = Set.copyOf(masked);
+        zones = List.copyOf(zones);
+    }
+
+    /** A camera that watches its whole picture. */
+    public Camera(
+            long id, String name, DeviceModel model, CameraPose pose, Set<MaskCell> masked, Settings settings, boolean joined,
+            boolean ownPassword, boolean mounted, Optional<LocalDate> lastCharged) {
+        this(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, List.of());
+    }
 
     /**
      * How it is set.
@@ -76,15 +90,19 @@ public record Camera(
     }
 
     public Camera withPose(CameraPose newPose) {
-        return new Camera(id, name, model, newPose, masked, settings, joined, ownPassword, mounted, lastCharged);
+        return new Camera(id, name, model, newPose, masked, settings, joined, ownPassword, mounted, lastCharged, zones);
     }
 
     public Camera withSettings(Settings newSettings) {
-        return new Camera(id, name, model, pose, masked, newSettings, joined, ownPassword, mounted, lastCharged);
+        return new Camera(id, name, model, pose, masked, newSettings, joined, ownPassword, mounted, lastCharged, zones);
     }
 
     public Camera withMasked(Set<MaskCell> cells) {
-        return new Camera(id, name, model, pose, cells, settings, joined, ownPassword, mounted, lastCharged);
+        return new Camera(id, name, model, pose, cells, settings, joined, ownPassword, mounted, lastCharged, zones);
+    }
+
+    public Camera withZones(List<Zone> newZones) {
+        return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, newZones);
     }
 
     /** Names everything a proof depends on: pose and mask. A proof taken under another one no longer counts. */

@@ -14,7 +14,6 @@ import roofnest.core.network.CredentialFit;
 import roofnest.core.network.FitIssue;
 import roofnest.core.network.SafeCredentials;
 import roofnest.core.plan.HousePlan;
-import roofnest.core.plan.Thing;
 import roofnest.core.power.BatteryYear;
 import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Finding;
@@ -25,10 +24,15 @@ import roofnest.core.promise.Standing;
 import roofnest.core.promise.Unit;
 import roofnest.core.radio.LinkBudget;
 import roofnest.core.radio.PathLoss;
+import roofnest.core.radio.SignalModel;
+import roofnest.core.view.Bounce;
 
 /** The promises that every camera brings with it. */
 final class CameraRules {
     private static final double REACH_TOLERANCE_M = 0.1;
+    private static final double CLEAR_TOLERANCE_M = 0.1;
+    /** A reading this near to the lens was made where it hangs, metres. */
+    private static final double READ_HERE_M = 2;
     private static final double BATTERY_TOLERANCE_PERCENT = 10;
     /** A remedy that wins less than this is not worth saying. */
     private static final double LEAST_GAIN_PERCENT = 2;
@@ -51,11 +55,8 @@ final class CameraRules {
         return both && announced ? Band.GHZ_2_4 : camera.model().radio().bands().stream().sorted().findFirst().orElse(Band.GHZ_2_4);
     }
 
-    static Optional<LinkBudget> link(Camera camera, HouseholdFacts facts, PathLoss paths) {
-        Band band = band(camera, facts);
-        return facts.plan().flatMap(HousePlan::router)
-                .map(Thing::position)
-                .map(router -> LinkBudget.of(paths.between(router, camera.pose().lens(), band), band, camera.model().radio().eirpDbm()));
+    static Optional<LinkBudget> link(Camera camera, HouseholdFacts facts, SignalModel signal) {
+        return signal.cameraLink(camera.pose().lens(), band(camera, facts), camera.model().radio());
     }
 
     Finding holdsLink(PromiseKey key, Camera camera, Optional<LinkBudget> link) {
@@ -65,9 +66,11 @@ final class CameraRules {
         LinkBudget budget = link.get();
         Limit limit = Limit.atLeast(LinkBudget.TWO_BARS_DBM, budget.sureMarginDb(), Unit.DBM);
         double sure = 100 * budget.chanceAtLeast(LinkBudget.TWO_BARS_DBM);
-        String through = budget.ray().walls().isEmpty() && budget.ray().slabs() == 0 ? "in sight of the router"
+        String through = budget.ray().walls().isEmpty() && budget.ray().slabs() == 0 ? "in sight of it"
                 : "walls and floors take " + Numbers.fixed(budget.ray().wallsDb() + budget.ray().slabsDb(), 0) + " dB";
-        String reason = Numbers.fixed(budget.ray().distanceM(), 1) + " m, " + through + "; " + Numbers.fixed(sure, 0)
+        boolean read = facts.readings().stream().anyMatch(reading -> reading.band() == band(camera, facts));
+        String reason = Numbers.fixed(budget.ray().distanceM(), 1) + " m to " + budget.peer() + ", " + through
+                + (read ? ", readings taken in; " : "; ") + Numbers.fixed(sure, 0)
                 + " % sure of two bars (" + Unit.DBM.format(LinkBudget.TWO_BARS_DBM) + ").";
         List<Remedy> remedies = new ArrayList<>();
         double missingDb = limit.value() + limit.tolerance() - budget.rssiDbm();
@@ -79,7 +82,9 @@ final class CameraRules {
                             "about " + Numbers.fixed(PathLoss.wallDb(wall, band(camera, facts)), 0) + " dB better")));
             remedies.add(new Remedy("Bring the router or an access point nearer", Numbers.fixed(missingDb, 0) + " dB are wanting"));
         }
-        return Finding.of(key, budget.rssiDbm(), limit, Evidence.PREDICTED, reason, remedies);
+        boolean here = facts.readings().stream().anyMatch(reading -> reading.band() == band(camera, facts)
+                && reading.at().distanceM(camera.pose().lens()) <= READ_HERE_M);
+        return Finding.of(key, budget.rssiDbm(), limit, here ? Evidence.READ : Evidence.PREDICTED, reason, remedies);
     }
 
     Finding joins(PromiseKey key, Camera camera) {
@@ -108,6 +113,33 @@ final class CameraRules {
         return Finding.of(key, camera.ownPassword() ? 0 : 1, none, Evidence.READ,
                 camera.ownPassword() ? "The factory password was changed when it joined." : "It still has its factory password.",
                 camera.ownPassword() ? List.of() : List.of(new Remedy("Change it in a run", "about 1 min")));
+    }
+
+    Finding clearLens(PromiseKey key, Camera camera, Optional<Bounce> bounce) {
+        Limit limit = Limit.atLeast(Bounce.CLEAR_M, CLEAR_TOLERANCE_M, Unit.METRES);
+        if (bounce.isEmpty()) {
+            return Finding.untried(key, limit, "The house has no plan yet.");
+        }
+        Bounce near = bounce.get();
+        boolean soffit = near.worstM() < near.nearestM();
+        String reason;
+        String remedy;
+        if (near.insideWall()) {
+            reason = "The lens is inside a wall.";
+            remedy = "Move it out to the wall's face";
+        } else if (soffit) {
+            reason = "The eaves or floor above are " + Unit.METRES.format(near.soffitM()) + " over the lens; it needs " + Unit.METRES.format(Bounce.SOFFIT_M) + ".";
+            remedy = "Lower it or bring it out from under the eaves";
+        } else if (near.nearestM() >= Bounce.LOOKED_M) {
+            reason = "Nothing in its view is nearer than " + Unit.METRES.format(Bounce.LOOKED_M) + ".";
+            remedy = "";
+        } else {
+            reason = "The nearest thing in its view is " + Unit.METRES.format(near.nearestM()) + " away.";
+            remedy = "Turn it away from the wall or bring it out on an arm";
+        }
+        List<Remedy> remedies = limit.standing(near.worstM()) == Standing.KEPT || remedy.isEmpty() ? List.of()
+                : List.of(new Remedy(remedy, "its light no longer comes back"));
+        return Finding.of(key, near.worstM(), limit, Evidence.PREDICTED, reason, remedies);
     }
 
     Finding outOfReach(PromiseKey key, Camera camera) {

@@ -9,24 +9,42 @@ import roofnest.core.network.HomeNetwork;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.power.Climate;
 import roofnest.core.promise.Promise;
+import roofnest.core.radio.Reading;
 
 /**
  * All that the judgement rests on.
  *
  * @param written promises from the brief; those that every camera brings are added by {@link HouseholdJudge}
+ * @param readings of the signal, made on site
  * @param otherThings on the Wi-Fi that would have to rejoin after a change
  */
 public record HouseholdFacts(
         Optional<HousePlan> plan, List<Camera> cameras, List<Promise> written, Optional<HomeNetwork> network, int otherThings,
-        Access access, List<Proof> proofs, Climate climate, LocalDate today, boolean handedOver) {
+        Access access, List<Proof> proofs, Climate climate, LocalDate today, boolean handedOver, List<Reading> readings) {
     public HouseholdFacts {
         cameras = List.copyOf(cameras);
         written = List.copyOf(written);
         proofs = List.copyOf(proofs);
+        readings = List.copyOf(readings);
+    }
+
+    /** Facts of a house where no signal was read yet. */
+    public HouseholdFacts(
+            Optional<HousePlan> plan, List<Camera> cameras, List<Promise> written, Optional<HomeNetwork> network, int otherThings,
+            Access access, List<Proof> proofs, Climate climate, LocalDate today, boolean handedOver) {
+        this(plan, cameras, written, network, otherThings, access, proofs, climate, today, handedOver, List.of());
     }
 
     public HouseholdFacts withCamera(Camera changed) {
-        List<Camera> others = cameras.stream().map(camera -> camera.id() == changed.id() ? changed : camera).toList();
-        return new HouseholdFacts(plan, others, written, network, otherThings, access, proofs, climate, today, handedOver);
+        return withCameras(cameras.stream().map(camera -> camera.id() == changed.id() ? changed : camera).toList());
+    }
+
+    /** The same house with other cameras, or another house's cameras on it. */
+    public HouseholdFacts withPlanAndCameras(HousePlan otherPlan, List<Camera> others) {
+        return new HouseholdFacts(Optional.of(otherPlan), others, written, network, otherThings, access, proofs, climate, today, handedOver, readings);
+    }
+
+    public HouseholdFacts withCameras(List<Camera> others) {
+        return new HouseholdFacts(plan, others, written, network, otherThings, access, proofs, climate, today, handedOver, readings);
     }
 }

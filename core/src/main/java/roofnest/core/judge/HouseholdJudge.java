@@ -1,17 +1,20 @@
 package roofnest.core.judge;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 
 import roofnest.core.access.Access;
 import roofnest.core.catalogue.Band;
 import roofnest.core.footage.Retention;
 import roofnest.core.lang.Numbers;
-import roofnest.core.plan.HousePlan;
-import roofnest.core.plan.WallCrossings;
 import roofnest.core.power.BatteryYear;
 import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Finding;
@@ -21,23 +24,56 @@ import roofnest.core.promise.PromiseKey;
 import roofnest.core.promise.Remedy;
 import roofnest.core.promise.Unit;
 import roofnest.core.radio.LinkBudget;
-import roofnest.core.radio.PathLoss;
+import roofnest.core.view.MaskCell;
 
 /** Judges one household. Holds its plan's geometry, so that judging again after a move is quick. */
 public final class HouseholdJudge {
     private static final double RETENTION_TOLERANCE_SHARE = 0.1;
     private static final double ALERT_TOLERANCE_SHARE = 0.15;
 
-    private final Optional<WallCrossings> crossings;
-    private final Optional<PathLoss> paths;
+    /** Eyes kept: enough for a day's dragging of one camera between the same few spots. */
+    private static final int EYES_KEPT = 256;
 
-    public HouseholdJudge(Optional<HousePlan> plan) {
-        crossings = plan.map(WallCrossings::new);
-        paths = crossings.map(PathLoss::new);
+    private final Optional<House> house;
+    private final Map<CameraEye.Key, CameraEye> eyes = Collections.synchronizedMap(new LinkedHashMap<>(EYES_KEPT, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<CameraEye.Key, CameraEye> eldest) {
+            return size() > EYES_KEPT;
+        }
+    });
+
+    public HouseholdJudge(Optional<House> house) {
+        this.house = house;
+    }
+
+    /** A judge of the house that these facts are of. */
+    public static HouseholdJudge of(HouseholdFacts facts) {
+        return new HouseholdJudge(facts.plan().map(plan -> new House(plan, facts.readings())));
     }
 
     public static Judgement judge(HouseholdFacts facts) {
-        return new HouseholdJudge(facts.plan()).again(facts);
+        return of(facts).again(facts);
+    }
+
+    /** The cells of a camera's picture that show what is promised never to be shown; empty when it cannot mask. */
+    public Set<MaskCell> cellsShowing(HouseholdFacts facts, Camera camera) {
+        Set<MaskCell> cells = new TreeSet<>();
+        if (camera.model().mask().canMask() && house.isPresent()) {
+            for (Promise promise : facts.written()) {
+                if (promise instanceof Promise.NeverShows never) {
+                    house.get().plan().area(never.areaId()).ifPresent(area -> cells.addAll(eye(camera).exposure(area).cells()));
+                }
+            }
+        }
+        return cells;
+    }
+
+    public Optional<House> house() {
+        return house;
+    }
+
+    private CameraEye eye(Camera camera) {
+        return eyes.computeIfAbsent(CameraEye.Key.of(camera), key -> new CameraEye(house.orElseThrow(), key));
     }
 
     /** Judges facts over the plan that this judge was made for. */
@@ -65,7 +101,7 @@ public final class HouseholdJudge {
     }
 
     public Optional<LinkBudget> link(HouseholdFacts facts, Camera camera) {
-        return paths.flatMap(p -> CameraRules.link(camera, facts, p));
+        return house.flatMap(h -> CameraRules.link(camera, facts, h.signal()));
     }
 
     /** The band that a camera will use in this house. */
@@ -78,6 +114,7 @@ public final class HouseholdJudge {
                 new Promise.HoldsLink(PromiseKey.ofCamera(camera.id(), "link"), camera.id()),
                 new Promise.Joins(PromiseKey.ofCamera(camera.id(), "joins"), camera.id()),
                 new Promise.OwnPassword(PromiseKey.ofCamera(camera.id(), "password"), camera.id()),
+                new Promise.ClearLens(PromiseKey.ofCamera(camera.id(), "clear"), camera.id()),
                 new Promise.OutOfReach(PromiseKey.ofCamera(camera.id(), "reach"), camera.id())));
         if (camera.model().power().onBattery()) {
             promises.add(new Promise.BatteryLasts(PromiseKey.ofCamera(camera.id(), "battery"), camera.id()));
@@ -110,15 +147,19 @@ public final class HouseholdJudge {
     }
 
     private SightRules.Sighted written(HouseholdFacts facts, Promise promise) {
-        if (promise instanceof Promise.MakeOut || promise instanceof Promise.NeverShows) {
-            if (facts.plan().isEmpty()) {
-                Limit limit = Limit.atLeast(0, 0, Unit.PX_PER_M);
-                return new SightRules.Sighted(Finding.untried(promise.key(), limit, "The house has no plan yet."), Optional.empty());
-            }
-            SightRules sight = new SightRules(facts.plan().get(), crossings.orElseThrow());
-            return promise instanceof Promise.MakeOut makeOut
-                    ? sight.makeOut(makeOut, facts.cameras())
-                    : sight.neverShows((Promise.NeverShows) promise, facts.cameras());
+        boolean ofSight = promise instanceof Promise.MakeOut || promise instanceof Promise.NeverShows || promise instanceof Promise.RecordedBefore;
+        if (ofSight && house.isEmpty()) {
+            Limit limit = Limit.atLeast(0, 0, Unit.PX_PER_M);
+            return new SightRules.Sighted(Finding.untried(promise.key(), limit, "The house has no plan yet."), Optional.empty());
+        }
+        if (promise instanceof Promise.MakeOut makeOut) {
+            return sight().makeOut(makeOut, facts.cameras());
+        }
+        if (promise instanceof Promise.NeverShows never) {
+            return sight().neverShows(never, facts.cameras());
+        }
+        if (promise instanceof Promise.RecordedBefore before) {
+            return sight().recordedBefore(before, facts.cameras());
         }
         if (promise instanceof Promise.KeepsDays keeps) {
             return keepsDays(keeps, facts);
@@ -128,6 +169,10 @@ public final class HouseholdJudge {
             return new SightRules.Sighted(Finding.untried(promise.key(), limit, "Timed at Prove, on the householder's own phone."), Optional.empty());
         }
         return new SightRules.Sighted(onlyThese(promise.key(), facts), Optional.empty());
+    }
+
+    private SightRules sight() {
+        return new SightRules(house.orElseThrow().plan(), this::eye);
     }
 
     private Finding ofCamera(HouseholdFacts facts, Camera camera, Promise promise) {
@@ -140,6 +185,9 @@ public final class HouseholdJudge {
         }
         if (promise instanceof Promise.OwnPassword) {
             return rules.ownPassword(promise.key(), camera);
+        }
+        if (promise instanceof Promise.ClearLens) {
+            return rules.clearLens(promise.key(), camera, house.map(h -> eye(camera).bounce()));
         }
         if (promise instanceof Promise.OutOfReach) {
             return rules.outOfReach(promise.key(), camera);

@@ -3,20 +3,26 @@ package roofnest.core.judge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 import roofnest.core.catalogue.LensSpec;
+import roofnest.core.catalogue.MotionSpec;
 import roofnest.core.lang.Numbers;
+import roofnest.core.motion.Walker;
 import roofnest.core.plan.Area;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Place;
-import roofnest.core.plan.WallCrossings;
+import roofnest.core.plan.SpacePoint;
+import roofnest.core.plan.Walk;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Finding;
 import roofnest.core.promise.Limit;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.Remedy;
+import roofnest.core.promise.Standing;
 import roofnest.core.promise.Unit;
 import roofnest.core.view.MaskCell;
 import roofnest.core.view.PixelDensity;
@@ -31,8 +37,13 @@ final class SightRules {
     /** Up to this share of a picture an area counts as not shown: less than one body at the far end of a yard. */
     private static final double SHOWN_LIMIT_PERCENT = 0.5;
 
+    /** A stumble or a slow wake-up takes as much, seconds. */
+    private static final double BEFORE_TOLERANCE_S = 0.5;
+    /** A path leads to a place that it passes within this distance, metres. */
+    private static final double REACHES_M = 2;
+
     private final HousePlan plan;
-    private final WallCrossings crossings;
+    private final Function<Camera, CameraEye> eyes;
 
     /** A finding together with the camera it is about. */
     record Sighted(Finding finding, Optional<Long> cameraId) {}
@@ -40,9 +51,9 @@ final class SightRules {
     /** How one camera sees one place: density counts as 0 when {@code hindrance} says why it is not seen. */
     private record View(Camera camera, double densityPxPerM, double distanceM, double faceDeg, Optional<String> hindrance) {}
 
-    SightRules(HousePlan plan, WallCrossings crossings) {
+    SightRules(HousePlan plan, Function<Camera, CameraEye> eyes) {
         this.plan = plan;
-        this.crossings = crossings;
+        this.eyes = eyes;
     }
 
     /** The camera that sees the place best is the one that keeps the promise. */
@@ -70,7 +81,7 @@ final class SightRules {
     }
 
     private View view(Camera camera, Place place, Promise.MakeOut promise) {
-        Projection projection = new Projection(camera.model().lens(), camera.pose());
+        Projection projection = eyes.apply(camera).eye().projection();
         double distance = camera.pose().onPlan().distanceM(place.at());
         double faceDeg = Sightline.faceAngleDeg(camera.pose().heightM(), place.groundM(), distance);
         Optional<String> hindrance = hindrance(camera, projection, place, promise, distance, faceDeg);
@@ -84,7 +95,8 @@ final class SightRules {
         if (face.isEmpty()) {
             return Optional.of("outside the picture");
         }
-        if (!crossings.inSight(camera.pose().lens(), place.face())) {
+        SpacePoint at = place.face();
+        if (!eyes.apply(camera).eye().clearTo(at.xM(), at.yM(), at.zM())) {
             return Optional.of("hidden by a wall");
         }
         LensSpec lens = camera.model().lens();
@@ -127,6 +139,59 @@ final class SightRules {
         return remedies;
     }
 
+    /**
+     * How long before somebody gets to the place they are on a kept frame at the level: the camera that has them first
+     * keeps the promise. A camera that never has them has them when they have gone.
+     */
+    Sighted recordedBefore(Promise.RecordedBefore promise, List<Camera> cameras) {
+        Limit limit = Limit.atLeast(0, BEFORE_TOLERANCE_S, Unit.SECONDS);
+        Optional<Place> place = plan.place(promise.placeId());
+        Optional<Walk> path = plan.path(promise.pathId());
+        if (place.isEmpty() || path.isEmpty()) {
+            String what = place.isEmpty() ? "place" : "path";
+            return new Sighted(Finding.untried(promise.key(), limit, "The plan has no " + what + " of that name any more: choose another at the brief."), Optional.empty());
+        }
+        Walk.Approach approach = path.get().approach(place.get().at());
+        if (approach.distanceM() > REACHES_M) {
+            return new Sighted(Finding.untried(promise.key(), limit, "The path passes the place at " + Numbers.fixed(approach.distanceM(), 1)
+                    + " m; draw it to within " + Numbers.fixed(REACHES_M, 0) + " m."), Optional.empty());
+        }
+        if (cameras.isEmpty()) {
+            return new Sighted(Finding.untried(promise.key(), limit, "No camera is on the plan yet."), Optional.empty());
+        }
+        Camera first = cameras.get(0);
+        OptionalDouble firstS = OptionalDouble.empty();
+        for (Camera camera : cameras) {
+            OptionalDouble s = eyes.apply(camera).firstAtLevelS(path.get(), promise.level());
+            if (s.isPresent() && (firstS.isEmpty() || s.getAsDouble() < firstS.getAsDouble())) {
+                first = camera;
+                firstS = s;
+            }
+        }
+        double reachS = approach.alongM() / Walker.GROWN.speedMPerS();
+        double walkS = path.get().lengthM() / Walker.GROWN.speedMPerS();
+        double margin = reachS - firstS.orElse(walkS + BEFORE_TOLERANCE_S);
+        String asked = "at " + Numbers.plain(promise.level().pxPerM()) + " px/m";
+        String reason = firstS.isEmpty()
+                ? "No camera has them on a kept frame " + asked + " anywhere on this path; they are there after " + Unit.SECONDS.format(reachS) + "."
+                : first.name() + " has them " + asked + " after " + Unit.SECONDS.format(firstS.getAsDouble()) + ", walking; they are there after "
+                        + Unit.SECONDS.format(reachS) + ".";
+        return new Sighted(Finding.of(promise.key(), margin, limit, Evidence.PREDICTED, reason, beforeRemedies(limit, margin, first)),
+                Optional.of(first.id()));
+    }
+
+    private static List<Remedy> beforeRemedies(Limit limit, double marginS, Camera camera) {
+        if (limit.standing(marginS) == Standing.KEPT) {
+            return List.of();
+        }
+        double missingM = (limit.value() + limit.tolerance() - marginS) * Walker.GROWN.speedMPerS();
+        boolean infrared = camera.model().motion().sensing() == MotionSpec.Sensing.INFRARED;
+        return List.of(
+                new Remedy("Let " + camera.name() + " see them " + Numbers.fixed(missingM, 1) + " m earlier on the path", "they are recorded in time"),
+                infrared ? new Remedy("Turn it so that they walk across its view, not towards it", "its sensor then reaches " + Numbers.fixed(camera.model().motion().rangeM(), 0) + " m")
+                        : new Remedy("Widen its zones along the path", "it notices them sooner"));
+    }
+
     Sighted neverShows(Promise.NeverShows promise, List<Camera> cameras) {
         Limit limit = Limit.atMost(SHOWN_LIMIT_PERCENT, SHOWN_LIMIT_PERCENT / 2, Unit.PERCENT_FINE);
         Optional<Area> area = plan.area(promise.areaId());
@@ -155,7 +220,7 @@ final class SightRules {
     }
 
     Privacy.Exposure exposure(Camera camera, Area area) {
-        return Privacy.of(new Projection(camera.model().lens(), camera.pose()), crossings, area, camera.model().mask(), camera.masked());
+        return eyes.apply(camera).exposure(area);
     }
 
     private static List<Remedy> maskRemedy(Camera camera, Privacy.Exposure exposure) {

@@ -1,11 +1,13 @@
 package roofnest.core.judge;
 
+import java.util.Locale;
 import java.util.Optional;
 
 import roofnest.core.lang.Numbers;
 import roofnest.core.plan.Area;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Place;
+import roofnest.core.plan.Walk;
 import roofnest.core.promise.Promise;
 
 /** Promises as the household would say them. */
@@ -20,6 +22,14 @@ final class Wording {
         if (promise instanceof Promise.MakeOut makeOut) {
             String place = plan.flatMap(p -> p.place(makeOut.placeId())).map(Place::name).orElse(makeOut.placeId());
             return makeOut.level().opening() + " at the " + place + ", " + makeOut.light().words();
+        }
+        if (promise instanceof Promise.RecordedBefore before) {
+            String place = plan.flatMap(p -> p.place(before.placeId())).map(Place::name).orElse(before.placeId());
+            String path = plan.flatMap(p -> p.path(before.pathId())).map(Walk::name).orElse(before.pathId());
+            return "Recorded before they reach the " + place + " by " + path + " (" + before.level().name().toLowerCase(Locale.ROOT) + ")";
+        }
+        if (promise instanceof Promise.ClearLens) {
+            return "Its own light does not blind it";
         }
         if (promise instanceof Promise.KeepsDays keeps) {
             return "Keeps " + keeps.days() + " days of footage";

@@ -1,5 +1,5 @@
 /**
  * The one way in which a household is judged: all its facts in, a finding for every promise out. Same facts, same
- * findings, on any machine. May use every other part; no part uses this one.
+ * findings, on any machine. May use every other part but {@code spots}, which alone uses this one.
  */
 package roofnest.core.judge;

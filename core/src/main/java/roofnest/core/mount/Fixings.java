@@ -35,7 +35,7 @@ public record Fixings(String anchor, double drillMm, String bit, int depthMm, in
                     List.of("Drill the stone, not the joint; soft joints and edges break out.", "Check for cables and pipes above and below sockets and taps."));
             case METAL -> new Fixings("self-drilling screw into the frame, sealing washer", 0, "no bit: the screw drills", length,
                     mount.screws(), List.of("Metal carries voltage and swarf: eye protection, and nothing live behind the sheet.", "Sheet alone holds little; find the frame."));
-            case GLASS, COATED_GLASS, HEDGE, OPEN -> new Fixings("nothing here holds a screw", 0, "none", 0, 0,
+            case GLASS, COATED_GLASS, HEDGE, OPEN, FOLIAGE, WATER_TANK -> new Fixings("nothing here holds a screw", 0, "none", 0, 0,
                     List.of("Choose a wall, post or soffit."));
         };
     }

@@ -3,6 +3,7 @@ package roofnest.core.plan;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 import roofnest.core.lang.Require;
 
@@ -10,12 +11,16 @@ import roofnest.core.lang.Require;
  * The plan of one house and its grounds. Made by {@link PlanDocument}, which checks a whole document first.
  *
  * @param latitudeDeg of the house, for the sun; degrees, north positive
+ * @param northDeg heading of true north on the plan, degrees clockwise from its y axis; absent means 0
  */
 public record HousePlan(
         String format, String name, double latitudeDeg, List<Storey> storeys, List<Wall> walls, List<Area> areas,
-        List<Walk> paths, List<Place> places, List<Thing> things, List<PlanPoint> boundary, List<Label> labels) {
+        List<Walk> paths, List<Place> places, List<Thing> things, List<PlanPoint> boundary, List<Label> labels,
+        Double northDeg) {
 
     public static final String FORMAT = "roofnest-plan/1";
+    /** Side of the sheet shown while nothing is drawn, metres. */
+    private static final double EMPTY_SHEET_M = 20;
 
     public HousePlan {
         name = Require.text("plan name", name, 80);
@@ -31,6 +36,63 @@ public record HousePlan(
         things = copyOrEmpty(things);
         boundary = copyOrEmpty(boundary);
         labels = copyOrEmpty(labels);
+        if (northDeg != null) {
+            Require.inRange("north in degrees", northDeg, -180, 360);
+        }
+    }
+
+    /** A plan drawn with north up. */
+    public HousePlan(
+            String format, String name, double latitudeDeg, List<Storey> storeys, List<Wall> walls, List<Area> areas,
+            List<Walk> paths, List<Place> places, List<Thing> things, List<PlanPoint> boundary, List<Label> labels) {
+        this(format, name, latitudeDeg, storeys, walls, areas, paths, places, things, boundary, labels, null);
+    }
+
+    public HousePlan withStoreys(List<Storey> newStoreys) {
+        return new HousePlan(format, name, latitudeDeg, newStoreys, walls, areas, paths, places, things, boundary, labels, northDeg);
+    }
+
+    public HousePlan withWalls(List<Wall> newWalls) {
+        return new HousePlan(format, name, latitudeDeg, storeys, newWalls, areas, paths, places, things, boundary, labels, northDeg);
+    }
+
+    public HousePlan withAreas(List<Area> newAreas) {
+        return new HousePlan(format, name, latitudeDeg, storeys, walls, newAreas, paths, places, things, boundary, labels, northDeg);
+    }
+
+    public HousePlan withPaths(List<Walk> newPaths) {
+        return new HousePlan(format, name, latitudeDeg, storeys, walls, areas, newPaths, places, things, boundary, labels, northDeg);
+    }
+
+    public HousePlan withPlaces(List<Place> newPlaces) {
+        return new HousePlan(format, name, latitudeDeg, storeys, walls, areas, paths, newPlaces, things, boundary, labels, northDeg);
+    }
+
+    public HousePlan withThings(List<Thing> newThings) {
+        return new HousePlan(format, name, latitudeDeg, storeys, walls, areas, paths, places, newThings, boundary, labels, northDeg);
+    }
+
+    public HousePlan withBoundary(List<PlanPoint> newBoundary) {
+        return new HousePlan(format, name, latitudeDeg, storeys, walls, areas, paths, places, things, newBoundary, labels, northDeg);
+    }
+
+    public HousePlan withLabels(List<Label> newLabels) {
+        return new HousePlan(format, name, latitudeDeg, storeys, walls, areas, paths, places, things, boundary, newLabels, northDeg);
+    }
+
+    public HousePlan withSite(double newLatitudeDeg, double newNorthDeg) {
+        return new HousePlan(format, name, newLatitudeDeg, storeys, walls, areas, paths, places, things, boundary, labels, newNorthDeg);
+    }
+
+    /** An empty sheet with a ground floor, to draw on. */
+    public static HousePlan blank(String name, double latitudeDeg) {
+        Storey ground = new Storey("ground", "Ground", 0, 2.5, List.of());
+        return new HousePlan(FORMAT, name, latitudeDeg, List.of(ground), List.of(), null, null, null, null, null, null, null);
+    }
+
+    /** Heading of true north on the plan, degrees clockwise from its y axis. */
+    public double trueNorthDeg() {
+        return northDeg == null ? 0 : northDeg;
     }
 
     private static <T> List<T> copyOrEmpty(List<T> list) {
@@ -55,8 +117,20 @@ public record HousePlan(
         return areas.stream().filter(area -> area.id().equals(id)).findFirst();
     }
 
+    public Optional<Walk> path(String id) {
+        return paths.stream().filter(path -> path.id().equals(id)).findFirst();
+    }
+
+    public Optional<Storey> storey(String id) {
+        return storeys.stream().filter(storey -> storey.id().equals(id)).findFirst();
+    }
+
     public Optional<Thing> router() {
-        return things.stream().filter(thing -> thing.kind() == Thing.Kind.ROUTER).findFirst();
+        return ofKind(Thing.Kind.ROUTER).findFirst();
+    }
+
+    public Stream<Thing> ofKind(Thing.Kind... kinds) {
+        return things.stream().filter(thing -> List.of(kinds).contains(thing.kind()));
     }
 
     /** The wall whose line is nearest to a point, if the plan has walls. */
@@ -71,8 +145,9 @@ public record HousePlan(
         areas.forEach(area -> area.outline().forEach(point -> stretch(box, point)));
         paths.forEach(path -> path.points().forEach(point -> stretch(box, point)));
         places.forEach(place -> stretch(box, place.at()));
+        things.forEach(thing -> stretch(box, thing.at()));
         boundary.forEach(point -> stretch(box, point));
-        return box;
+        return box[0] > box[2] ? new double[] {0, 0, EMPTY_SHEET_M, EMPTY_SHEET_M} : box;
     }
 
     private static void stretch(double[] box, PlanPoint point) {

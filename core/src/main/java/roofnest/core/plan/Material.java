@@ -19,7 +19,11 @@ public enum Material {
     @JsonProperty("metal") METAL("sheet metal", 24, 28, false),
     @JsonProperty("foil") FOIL("foil-backed insulation", 12, 18, false),
     @JsonProperty("hedge") HEDGE("hedge", 0.7, 1.2, false),
-    @JsonProperty("open") OPEN("open", 0, 0, true);
+    @JsonProperty("open") OPEN("open", 0, 0, true),
+    /** Of trees; not a wall's. */
+    @JsonProperty("foliage") FOLIAGE("foliage", 0.7, 1.2, false),
+    /** Of tanks; not a wall's. */
+    @JsonProperty("water-tank") WATER_TANK("water tank", 20, 30, false);
 
     private final String words;
     private final double lossDb24;
@@ -37,14 +41,19 @@ public enum Material {
         return words;
     }
 
-    /** Loss of one crossing at 2.4 GHz, dB. For a hedge: per metre of thickness. */
+    /** Loss of one crossing at 2.4 GHz, dB; {@link #perMetre()} of thickness where that says so. */
     public double lossDb24() {
         return lossDb24;
     }
 
-    /** Loss of one crossing at 5 GHz, dB. For a hedge: per metre of thickness. */
+    /** Loss of one crossing at 5 GHz, dB; {@link #perMetre()} of thickness where that says so. */
     public double lossDb5() {
         return lossDb5;
+    }
+
+    /** Whether its loss grows with the thickness. */
+    public boolean perMetre() {
+        return this == HEDGE || this == FOLIAGE;
     }
 
     public boolean seeThrough() {

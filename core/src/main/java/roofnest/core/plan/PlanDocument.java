@@ -61,6 +61,16 @@ public final class PlanDocument {
         return mapper.treeToValue(tree, HousePlan.class);
     }
 
+    /** Everything wrong with a plan that was put together piece by piece; empty when it is sound. */
+    public List<DocumentFault> faults(HousePlan plan) {
+        try {
+            read(write(plan));
+            return List.of();
+        } catch (PlanRefused refused) {
+            return refused.faults();
+        }
+    }
+
     public String write(HousePlan plan) {
         return mapper.writerWithDefaultPrettyPrinter().writeValueAsString(plan);
     }

@@ -10,7 +10,10 @@ import tools.jackson.databind.JsonNode;
 
 /** The checks of a well-formed plan document that a schema cannot make: names that meet, lengths, crossings. */
 final class PlanSense {
-    private static final double LEAST_WALL_M = 0.05;
+    static final double LEAST_WALL_M = 0.05;
+    /** Walls may lie on one another this far, as drawings do at corners, metres. */
+    private static final double MOST_OVERLAP_M = 0.3;
+    private static final double EPSILON_M = 1e-6;
 
     private final JsonNode plan;
     private final List<DocumentFault> faults = new ArrayList<>();
@@ -24,6 +27,13 @@ final class PlanSense {
         Set<String> storeys = new HashSet<>();
         plan.path("storeys").forEach(storey -> storeys.add(storey.path("id").asString()));
         walls(storeys);
+        int label = 0;
+        for (JsonNode text : plan.path("labels")) {
+            if (!storeys.contains(text.path("storey").asString())) {
+                fault("/labels/" + label + "/storey", "No storey is called “" + text.path("storey").asString() + "”.");
+            }
+            label++;
+        }
         outlines();
         return List.copyOf(faults);
     }
@@ -57,6 +67,51 @@ final class PlanSense {
             for (JsonNode opening : wall.path("openings")) {
                 opening(at + "/openings/" + o++, opening, lengthM);
             }
+            overlaps(at, wall);
+        }
+        crossings();
+    }
+
+    private void overlaps(String at, JsonNode wall) {
+        int openings = wall.path("openings").size();
+        for (int a = 0; a < openings; a++) {
+            for (int b = a + 1; b < openings; b++) {
+                JsonNode one = wall.path("openings").path(a);
+                JsonNode other = wall.path("openings").path(b);
+                if (overlap(one, other, "atM", "widthM") && one.path("sillM").asDouble() < other.path("headM").asDouble() - EPSILON_M
+                        && other.path("sillM").asDouble() < one.path("headM").asDouble() - EPSILON_M) {
+                    fault(at + "/openings/" + b, "The opening lies over opening " + (a + 1) + " of the same wall; move one of them.");
+                }
+            }
+        }
+    }
+
+    private static boolean overlap(JsonNode one, JsonNode other, String from, String width) {
+        return one.path(from).asDouble() < other.path(from).asDouble() + other.path(width).asDouble() - EPSILON_M
+                && other.path(from).asDouble() < one.path(from).asDouble() + one.path(width).asDouble() - EPSILON_M;
+    }
+
+    /** Walls of one storey may meet and end on one another; they may not run through one another. */
+    private void crossings() {
+        List<WallLine> lines = new ArrayList<>();
+        plan.path("walls").forEach(wall -> lines.add(new WallLine(
+                wall.path("id").asString(), wall.path("storey").asString(), point(wall.path("from")), point(wall.path("to")))));
+        for (int b = 1; b < lines.size(); b++) {
+            for (int a = 0; a < b; a++) {
+                if (lines.get(a).storey().equals(lines.get(b).storey())) {
+                    crossing("/walls/" + b, lines.get(a), lines.get(b));
+                }
+            }
+        }
+    }
+
+    private record WallLine(String id, String storey, PlanPoint from, PlanPoint to) {}
+
+    private void crossing(String at, WallLine a, WallLine b) {
+        Segments.crossing(a.from(), a.to(), b.from(), b.to()).ifPresent(point -> fault(at, String.format(Locale.ROOT,
+                "The walls “%s” and “%s” cross at %.2f, %.2f; end one there or split both.", a.id(), b.id(), point.xM(), point.yM())));
+        if (Segments.overlapM(a.from(), a.to(), b.from(), b.to()) > MOST_OVERLAP_M) {
+            fault(at, "The wall “" + b.id() + "” lies on the wall “" + a.id() + "”; take one out.");
         }
     }
 

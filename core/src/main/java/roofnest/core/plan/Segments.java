@@ -1,11 +1,14 @@
 package roofnest.core.plan;
 
 import org.locationtech.jts.algorithm.Distance;
+import org.locationtech.jts.algorithm.RobustLineIntersector;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Plan geometry through JTS. */
 public final class Segments {
@@ -28,7 +31,42 @@ public final class Segments {
         return FACTORY.createPolygon(ring);
     }
 
-    static Coordinate coordinate(PlanPoint point) {
+    /** Segments touching within this distance of an end meet; they do not cross, metres. */
+    private static final double MEETING_M = 0.05;
+
+    /** Where two segments run through one another, both going on beyond it; empty where they only meet or end. */
+    static Optional<PlanPoint> crossing(PlanPoint a, PlanPoint b, PlanPoint c, PlanPoint d) {
+        if (Math.max(a.xM(), b.xM()) < Math.min(c.xM(), d.xM()) || Math.max(c.xM(), d.xM()) < Math.min(a.xM(), b.xM())
+                || Math.max(a.yM(), b.yM()) < Math.min(c.yM(), d.yM()) || Math.max(c.yM(), d.yM()) < Math.min(a.yM(), b.yM())) {
+            return Optional.empty();
+        }
+        RobustLineIntersector lines = new RobustLineIntersector();
+        lines.computeIntersection(coordinate(a), coordinate(b), coordinate(c), coordinate(d));
+        if (lines.getIntersectionNum() != 1) {
+            return Optional.empty();
+        }
+        Coordinate at = lines.getIntersection(0);
+        PlanPoint point = new PlanPoint(at.x, at.y);
+        boolean meets = Stream.of(a, b, c, d).anyMatch(end -> end.distanceM(point) <= MEETING_M);
+        return meets ? Optional.empty() : Optional.of(point);
+    }
+
+    /** How far two segments lie on one another, metres; 0 unless they run along the same line. */
+    static double overlapM(PlanPoint a, PlanPoint b, PlanPoint c, PlanPoint d) {
+        double length = a.distanceM(b);
+        double ux = (b.xM() - a.xM()) / length;
+        double uy = (b.yM() - a.yM()) / length;
+        double besideC = Math.abs((c.xM() - a.xM()) * uy - (c.yM() - a.yM()) * ux);
+        double besideD = Math.abs((d.xM() - a.xM()) * uy - (d.yM() - a.yM()) * ux);
+        if (length == 0 || besideC > 0.02 || besideD > 0.02) {
+            return 0;
+        }
+        double alongC = (c.xM() - a.xM()) * ux + (c.yM() - a.yM()) * uy;
+        double alongD = (d.xM() - a.xM()) * ux + (d.yM() - a.yM()) * uy;
+        return Math.max(0, Math.min(length, Math.max(alongC, alongD)) - Math.max(0, Math.min(alongC, alongD)));
+    }
+
+    public static Coordinate coordinate(PlanPoint point) {
         return new Coordinate(point.xM(), point.yM());
     }
 }

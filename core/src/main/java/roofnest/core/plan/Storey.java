@@ -2,6 +2,9 @@ package roofnest.core.plan;
 
 import java.util.List;
 
+import org.locationtech.jts.algorithm.locate.SimplePointInAreaLocator;
+import org.locationtech.jts.geom.Location;
+
 import roofnest.core.lang.Require;
 
 /**
@@ -18,5 +21,10 @@ public record Storey(String id, String name, double floorM, double heightM, List
         Require.inRange("floor height in metres", floorM, -20, 60);
         Require.inRange("storey height in metres", heightM, 1, 10);
         slab = slab == null ? List.of() : List.copyOf(slab);
+    }
+
+    /** Whether its floor reaches over a point of the plan. */
+    public boolean covers(PlanPoint point) {
+        return slab.size() >= 3 && SimplePointInAreaLocator.locate(Segments.coordinate(point), Segments.polygon(slab)) != Location.EXTERIOR;
     }
 }

@@ -41,6 +41,29 @@ public record Walk(String id, String name, List<PlanPoint> points) {
         throw new IllegalStateException("a path has at least one leg");
     }
 
+    /** Where the walk passes a point nearest: how far along it, and how far off, metres. */
+    public Approach approach(PlanPoint point) {
+        double along = 0;
+        double bestAlong = 0;
+        double best = Double.MAX_VALUE;
+        for (int i = 1; i < points.size(); i++) {
+            PlanPoint a = points.get(i - 1);
+            PlanPoint b = points.get(i);
+            double leg = a.distanceM(b);
+            double distance = Segments.distanceM(point, a, b);
+            if (distance < best) {
+                best = distance;
+                double share = leg == 0 ? 0 : Math.max(0, Math.min(1,
+                        ((point.xM() - a.xM()) * (b.xM() - a.xM()) + (point.yM() - a.yM()) * (b.yM() - a.yM())) / (leg * leg)));
+                bestAlong = along + share * leg;
+            }
+            along += leg;
+        }
+        return new Approach(bestAlong, best);
+    }
+
+    public record Approach(double alongM, double distanceM) {}
+
     /** @param headingDeg clockwise from north */
     public record Position(PlanPoint point, double headingDeg) {}
 }

@@ -15,6 +15,8 @@ public record Wall(
         String id, String storey, PlanPoint from, PlanPoint to, Material material, double thicknessM, Double heightM,
         List<Opening> openings) {
 
+    private static final double EPSILON_M = 1e-6;
+
     public Wall {
         id = Require.text("wall id", id, 60);
         Require.inRange("wall thickness in metres", thicknessM, 0.01, 5);
@@ -40,6 +42,11 @@ public record Wall(
             }
         }
         return material;
+    }
+
+    /** Whether a point of the plan lies inside its thickness. */
+    public boolean covers(PlanPoint point) {
+        return Segments.distanceM(point, from, to) < thicknessM / 2 - EPSILON_M;
     }
 
     /** The point this far along the wall from its start, metres. */

@@ -9,11 +9,13 @@ import org.locationtech.jts.geom.Location;
 
 /**
  * Finds what a straight ray between two points of space goes through. Walls are vertical sheets on their centre line;
- * doors and windows count as their own material; a slab counts where the ray goes through its outline. Built once per
- * plan and asked many thousand times, so walls lie in flat arrays and a bounding-box test comes before the crossing.
+ * doors and windows count as their own material; trees and tanks are upright cylinders; a slab counts where the ray goes
+ * through its outline. Built once per plan and asked many thousand times, so obstacles lie in flat arrays: walls first,
+ * then round things. Many rays from one point are asked faster of {@link #from}.
  */
 public final class WallCrossings {
     private final List<Wall> walls;
+    private final List<Thing> rounds;
     private final double[] lines;
     private final double[] bases;
     private final double[] tops;
@@ -21,11 +23,24 @@ public final class WallCrossings {
 
     private record Slab(double floorM, IndexedPointInAreaLocator outline) {}
 
-    /** One crossing of a wall: where along the ray from 0 to 1, and what was there. */
-    public record Crossing(Wall wall, Material material, double share) {}
+    /**
+     * One thing crossed.
+     *
+     * @param thicknessM of it along the ray where its loss goes by the metre; of a wall its own, metres
+     * @param share where along the ray, 0 to 1
+     */
+    public record Crossing(Material material, double thicknessM, double share) {}
+
+    /** Told of each thing crossed; a ray that nobody needs the rest of is cut short. */
+    @FunctionalInterface
+    public interface Visitor {
+        /** Returns whether to go on. */
+        boolean crossed(Material material, double thicknessM, double share);
+    }
 
     public WallCrossings(HousePlan plan) {
         walls = plan.walls();
+        rounds = plan.things().stream().filter(thing -> thing.kind().round()).toList();
         lines = new double[walls.size() * 4];
         bases = new double[walls.size()];
         tops = new double[walls.size()];
@@ -44,41 +59,55 @@ public final class WallCrossings {
                 .toList();
     }
 
-    /** Every wall crossed strictly between the two ends, in the plan's order. */
+    /** How many obstacles there are, round ones included. */
+    int size() {
+        return bases.length + rounds.size();
+    }
+
+    /** An index for many rays that all leave one point of the plan. */
+    public RaysFrom from(double xM, double yM) {
+        return new RaysFrom(this, xM, yM);
+    }
+
+    /** Everything crossed strictly between the two ends, in the plan's order. */
     public List<Crossing> between(SpacePoint a, SpacePoint b) {
         List<Crossing> found = new ArrayList<>(4);
-        for (int i = 0; i < bases.length; i++) {
-            double share = crossing(i, a.xM(), a.yM(), b.xM() - a.xM(), b.yM() - a.yM());
-            if (share >= 0) {
-                double z = a.zM() + share * (b.zM() - a.zM());
-                if (z >= bases[i] && z <= tops[i]) {
-                    found.add(new Crossing(walls.get(i), materialAt(i, a, b, share, z), share));
-                }
+        walk(a, b, (material, thicknessM, share) -> {
+            found.add(new Crossing(material, thicknessM, share));
+            return true;
+        });
+        return found;
+    }
+
+    /** Tells the visitor of everything crossed strictly between the two ends, in the plan's order. */
+    public void walk(SpacePoint a, SpacePoint b, Visitor visitor) {
+        for (int i = 0; i < size(); i++) {
+            if (!cross(i, a.xM(), a.yM(), a.zM(), b.xM(), b.yM(), b.zM(), visitor)) {
+                return;
             }
         }
-        return found;
     }
 
     /** Whether nothing that light cannot pass stands between the two points. */
     public boolean inSight(SpacePoint a, SpacePoint b) {
-        for (Crossing crossing : between(a, b)) {
-            if (!crossing.material().seeThrough()) {
-                return false;
-            }
-        }
-        return true;
+        boolean[] clear = {true};
+        walk(a, b, (material, thicknessM, share) -> clear[0] = material.seeThrough());
+        return clear[0];
     }
 
     /** How many slabs the ray goes through. */
     public int slabsBetween(SpacePoint a, SpacePoint b) {
+        return slabsBetween(a.xM(), a.yM(), a.zM(), b.xM(), b.yM(), b.zM());
+    }
+
+    int slabsBetween(double ax, double ay, double az, double bx, double by, double bz) {
         int count = 0;
         for (Slab slab : slabs) {
-            double below = a.zM() - slab.floorM;
-            double above = b.zM() - slab.floorM;
+            double below = az - slab.floorM;
+            double above = bz - slab.floorM;
             if (below * above < 0) {
                 double share = below / (below - above);
-                Coordinate at = new Coordinate(a.xM() + share * (b.xM() - a.xM()), a.yM() + share * (b.yM() - a.yM()));
-                if (slab.outline.locate(at) != Location.EXTERIOR) {
+                if (slab.outline.locate(new Coordinate(ax + share * (bx - ax), ay + share * (by - ay))) != Location.EXTERIOR) {
                     count++;
                 }
             }
@@ -86,28 +115,98 @@ public final class WallCrossings {
         return count;
     }
 
-    private Material materialAt(int i, SpacePoint a, SpacePoint b, double share, double zM) {
-        double x = a.xM() + share * (b.xM() - a.xM());
-        double y = a.yM() + share * (b.yM() - a.yM());
-        double along = Math.hypot(x - lines[4 * i], y - lines[4 * i + 1]);
-        return walls.get(i).materialAt(along, zM - bases[i]);
+    /** Tells the visitor if obstacle {@code i} is crossed; returns whether to go on. */
+    boolean cross(int i, double ax, double ay, double az, double bx, double by, double bz, Visitor visitor) {
+        return i < bases.length ? crossWall(i, ax, ay, az, bx, by, bz, visitor)
+                : crossRound(rounds.get(i - bases.length), ax, ay, az, bx, by, bz, visitor);
     }
 
-    /**
-     * Share of the ray at which it crosses wall {@code i}, or −1. Ends that touch do not count, so that a camera on a
-     * wall's face is not behind it.
-     */
-    private double crossing(int i, double ax, double ay, double dx, double dy) {
+    /** Ends that touch do not count, so that a camera on a wall's face is not behind it. */
+    private boolean crossWall(int i, double ax, double ay, double az, double bx, double by, double bz, Visitor visitor) {
+        double dx = bx - ax;
+        double dy = by - ay;
         double wx = lines[4 * i + 2];
         double wy = lines[4 * i + 3];
         double cross = dx * wy - dy * wx;
         if (cross == 0) {
-            return -1;
+            return true;
         }
         double ox = lines[4 * i] - ax;
         double oy = lines[4 * i + 1] - ay;
         double share = (ox * wy - oy * wx) / cross;
+        if (!(share > 1e-9 && share < 1 - 1e-9)) {
+            return true;
+        }
         double along = (ox * dy - oy * dx) / cross;
-        return share > 1e-9 && share < 1 - 1e-9 && along >= 0 && along <= 1 ? share : -1;
+        if (!(along >= 0 && along <= 1)) {
+            return true;
+        }
+        double z = az + share * (bz - az);
+        if (z < bases[i] || z > tops[i]) {
+            return true;
+        }
+        Wall wall = walls.get(i);
+        Material material = wall.openings().isEmpty() ? wall.material()
+                : wall.materialAt(along * Math.sqrt(wx * wx + wy * wy), z - bases[i]);
+        return visitor.crossed(material, wall.thicknessM(), share);
+    }
+
+    /** The chord through an upright cylinder, cut at its foot and top. */
+    private static boolean crossRound(
+            Thing thing, double ax, double ay, double az, double bx, double by, double bz, Visitor visitor) {
+        double dx = bx - ax;
+        double dy = by - ay;
+        double dz = bz - az;
+        double fx = ax - thing.at().xM();
+        double fy = ay - thing.at().yM();
+        double a = dx * dx + dy * dy;
+        double b = fx * dx + fy * dy;
+        double root = b * b - a * (fx * fx + fy * fy - thing.radiusM() * thing.radiusM());
+        if (a == 0 || root <= 0) {
+            return true;
+        }
+        double in = Math.max(0, (-b - Math.sqrt(root)) / a);
+        double out = Math.min(1, (-b + Math.sqrt(root)) / a);
+        if (dz != 0) {
+            double one = (thing.fromM() - az) / dz;
+            double other = (thing.heightM() - az) / dz;
+            in = Math.max(in, Math.min(one, other));
+            out = Math.min(out, Math.max(one, other));
+        } else if (az < thing.fromM() || az > thing.heightM()) {
+            return true;
+        }
+        if (out - in < 1e-9) {
+            return true;
+        }
+        return visitor.crossed(thing.material(), (out - in) * Math.sqrt(a + dz * dz), (in + out) / 2);
+    }
+
+    /** The least distance of obstacle {@code i} from a point of the plan, metres. */
+    double nearestM(int i, double x, double y) {
+        PlanPoint at = new PlanPoint(x, y);
+        if (i >= bases.length) {
+            Thing thing = rounds.get(i - bases.length);
+            return Math.max(0, thing.at().distanceM(at) - thing.radiusM());
+        }
+        return Segments.distanceM(at, walls.get(i).from(), walls.get(i).to());
+    }
+
+    /**
+     * The arc of headings under which obstacle {@code i} is seen from a point: {from, width} in degrees, the width 360
+     * when the point is in or on it.
+     */
+    double[] arcDeg(int i, double x, double y) {
+        if (nearestM(i, x, y) < 1e-6) {
+            return new double[] {0, 360};
+        }
+        PlanPoint at = new PlanPoint(x, y);
+        if (i >= bases.length) {
+            Thing thing = rounds.get(i - bases.length);
+            double half = Math.toDegrees(Math.asin(Math.min(1, thing.radiusM() / thing.at().distanceM(at))));
+            return new double[] {at.headingToDeg(thing.at()) - half, 2 * half};
+        }
+        double one = at.headingToDeg(walls.get(i).from());
+        double turn = (at.headingToDeg(walls.get(i).to()) - one + 540) % 360 - 180;
+        return turn >= 0 ? new double[] {one, turn} : new double[] {one + turn, -turn};
     }
 }

@@ -3,7 +3,7 @@ package roofnest.core.promise;
 import roofnest.core.lang.Require;
 
 /**
- * Something a household is told it may rely on, in a form that can be checked. The first five kinds are written at the
+ * Something a household is told it may rely on, in a form that can be checked. The first six kinds are written at the
  * brief; the rest stand for every camera from the moment it is on the plan.
  */
 public sealed interface Promise {
@@ -16,6 +16,19 @@ public sealed interface Promise {
     record MakeOut(PromiseKey key, DetailLevel level, String placeId, Light light) implements Promise {
         public MakeOut {
             placeId = Require.text("place", placeId, 60);
+        }
+
+        @Override
+        public Stage stage() {
+            return Stage.SURVEY;
+        }
+    }
+
+    /** Somebody who comes along a path is on a kept frame, at {@code level}, before they reach a place. */
+    record RecordedBefore(PromiseKey key, DetailLevel level, String placeId, String pathId) implements Promise {
+        public RecordedBefore {
+            placeId = Require.text("place", placeId, 60);
+            pathId = Require.text("path", pathId, 60);
         }
 
         @Override
@@ -97,6 +110,14 @@ public sealed interface Promise {
         @Override
         public Stage stage() {
             return Stage.MOUNT;
+        }
+    }
+
+    /** Nothing near the lens throws the camera's own light back into it. */
+    record ClearLens(PromiseKey key, long cameraId) implements Promise {
+        @Override
+        public Stage stage() {
+            return Stage.SURVEY;
         }
     }
 

@@ -10,15 +10,17 @@ import roofnest.core.catalogue.Band;
  *
  * @param downDbm what the camera hears of the router, dBm
  * @param upDbm what the router hears of the camera, dBm
- * @param ray the loss and where it arose
+ * @param ray the loss by the plan alone, and where it arose
+ * @param sigmaDb how sure the loss is, one standard deviation, dB
+ * @param peer the name of what the camera links with
  */
-public record LinkBudget(double downDbm, double upDbm, PathLoss.Ray ray) {
+public record LinkBudget(double downDbm, double upDbm, PathLoss.Ray ray, double sigmaDb, String peer) {
     /** Two bars: the usual least signal for video, dBm. */
     public static final double TWO_BARS_DBM = -67;
     /** How sure a link has to be before it counts as kept. */
     public static final double CONFIDENCE = 0.95;
     /** Quantile of the standard normal distribution at {@link #CONFIDENCE}. */
-    private static final double CONFIDENCE_SIGMAS = Math.sqrt(2) * Erf.erfInv(2 * CONFIDENCE - 1);
+    static final double CONFIDENCE_SIGMAS = Math.sqrt(2) * Erf.erfInv(2 * CONFIDENCE - 1);
 
     private static final double ROUTER_EIRP_24_DBM = 20;
     private static final double ROUTER_EIRP_5_DBM = 23;
@@ -28,7 +30,11 @@ public record LinkBudget(double downDbm, double upDbm, PathLoss.Ray ray) {
     }
 
     public static LinkBudget of(PathLoss.Ray ray, Band band, double cameraEirpDbm) {
-        return new LinkBudget(routerEirpDbm(band) - ray.totalDb(), cameraEirpDbm - ray.totalDb(), ray);
+        return of(ray.totalDb(), ray.sigmaDb(), ray, band, cameraEirpDbm, "router");
+    }
+
+    static LinkBudget of(double lossDb, double sigmaDb, PathLoss.Ray ray, Band band, double cameraEirpDbm, String peer) {
+        return new LinkBudget(routerEirpDbm(band) - lossDb, cameraEirpDbm - lossDb, ray, sigmaDb, peer);
     }
 
     /** The weaker direction, dBm. */
@@ -38,13 +44,13 @@ public record LinkBudget(double downDbm, double upDbm, PathLoss.Ray ray) {
 
     /** Chance that the signal is at least {@code limitDbm}, by the normal distribution of shadow fading; 0 to 1. */
     public double chanceAtLeast(double limitDbm) {
-        double sigmas = (rssiDbm() - limitDbm) / ray.sigmaDb();
+        double sigmas = (rssiDbm() - limitDbm) / sigmaDb;
         return 0.5 * (1 + Erf.erf(sigmas / Math.sqrt(2)));
     }
 
     /** Margin over a limit at which {@link #chanceAtLeast} reaches {@link #CONFIDENCE}, dB. */
     public double sureMarginDb() {
-        return CONFIDENCE_SIGMAS * ray.sigmaDb();
+        return CONFIDENCE_SIGMAS * sigmaDb;
     }
 
     /** Bars as phones show them: 4 from −50 dBm, 3 from −60, 2 from −67, 1 from −75, else none. */

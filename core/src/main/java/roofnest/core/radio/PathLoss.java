@@ -6,6 +6,7 @@ import roofnest.core.catalogue.Band;
 import roofnest.core.lang.Require;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Material;
+import roofnest.core.plan.RaysFrom;
 import roofnest.core.plan.SpacePoint;
 import roofnest.core.plan.WallCrossings;
 
@@ -24,9 +25,9 @@ public final class PathLoss {
     /** Decay exponent with explicit walls. */
     public static final double EXPONENT = 2.0;
     /** The model holds from here on, metres; nearer points are taken as this far. */
-    private static final double NEAREST_M = 0.5;
+    static final double NEAREST_M = 0.5;
     private static final double SIGMA_IN_SIGHT_DB = 4;
-    private static final double SIGMA_THROUGH_WALLS_DB = 6;
+    static final double SIGMA_THROUGH_WALLS_DB = 6;
 
     private final WallCrossings crossings;
 
@@ -43,6 +44,11 @@ public final class PathLoss {
         Require.inRange("distance in metres", distanceM, 1e-3, 1e6);
         Require.inRange("frequency in MHz", frequencyMhz, 100, 100_000);
         return 20 * Math.log10(distanceM) + 20 * Math.log10(frequencyMhz) - 27.55;
+    }
+
+    /** Standard deviation of shadow fading behind this much wall and floor, dB. */
+    static double shadowDb(double obstaclesDb) {
+        return obstaclesDb == 0 ? SIGMA_IN_SIGHT_DB : SIGMA_THROUGH_WALLS_DB;
     }
 
     /** Loss of {@code slabs} timber floors, dB. */
@@ -68,9 +74,51 @@ public final class PathLoss {
 
     /** What one crossing takes, dB. */
     public static double wallDb(WallCrossings.Crossing crossing, Band band) {
-        Material material = crossing.material();
+        return crossingDb(crossing.material(), crossing.thicknessM(), band);
+    }
+
+    static double crossingDb(Material material, double thicknessM, Band band) {
         double lossDb = band == Band.GHZ_2_4 ? material.lossDb24() : material.lossDb5();
-        return material == Material.HEDGE ? lossDb * crossing.wall().thicknessM() : lossDb;
+        return material.perMetre() ? lossDb * thicknessM : lossDb;
+    }
+
+    /** Losses of many rays from one point, as {@link #between} has them but without a list of what took them. */
+    Burst from(SpacePoint source, Band band) {
+        return new Burst(crossings.from(source.xM(), source.yM()), source, band);
+    }
+
+    /** Reads one ray at a time; not for two threads at once. */
+    static final class Burst implements WallCrossings.Visitor {
+        private final RaysFrom rays;
+        private final SpacePoint source;
+        private final Band band;
+        private double wallsDb;
+
+        Burst(RaysFrom rays, SpacePoint source, Band band) {
+            this.rays = rays;
+            this.source = source;
+            this.band = band;
+        }
+
+        @Override
+        public boolean crossed(Material material, double thicknessM, double share) {
+            wallsDb += crossingDb(material, thicknessM, band);
+            return true;
+        }
+
+        /** Walls and floors on the way to a point, dB. */
+        double obstaclesDb(double x, double y, double z) {
+            wallsDb = 0;
+            rays.walk(source.zM(), x, y, z, this);
+            return wallsDb + floorsDb(rays.slabsTo(source.zM(), x, y, z), band);
+        }
+
+        double distanceM(double x, double y, double z) {
+            double dx = x - source.xM();
+            double dy = y - source.yM();
+            double dz = z - source.zM();
+            return Math.max(NEAREST_M, Math.sqrt(dx * dx + dy * dy + dz * dz));
+        }
     }
 
     /**
@@ -86,7 +134,7 @@ public final class PathLoss {
 
         /** Standard deviation of shadow fading on this ray, dB. */
         public double sigmaDb() {
-            return wallsDb == 0 && slabs == 0 ? SIGMA_IN_SIGHT_DB : SIGMA_THROUGH_WALLS_DB;
+            return shadowDb(wallsDb + slabsDb);
         }
     }
 }

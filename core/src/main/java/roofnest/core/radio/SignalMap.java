@@ -3,7 +3,6 @@ package roofnest.core.radio;
 import roofnest.core.catalogue.Band;
 import roofnest.core.lang.Require;
 import roofnest.core.plan.HousePlan;
-import roofnest.core.plan.SpacePoint;
 
 /**
  * Link signal over the plan at one mount height, on a square grid.
@@ -40,19 +39,26 @@ public record SignalMap(double originXM, double originYM, double stepM, double[]
         return new SignalMap(originXM, originYM, stepM, mean);
     }
 
-    /** @param eirpDbm of the camera that would hang there, dBm */
+    /**
+     * The map over the whole plan.
+     *
+     * @param eirpDbm of the camera that would hang there, dBm
+     * @param sure whether the value is the one that the signal reaches with {@link LinkBudget#CONFIDENCE}, not the mean
+     */
     public static SignalMap of(
-            HousePlan plan, PathLoss model, SpacePoint router, Band band, double eirpDbm, double mountHeightM, double stepM) {
+            HousePlan plan, SignalModel model, Band band, double eirpDbm, double mountHeightM, double stepM, boolean sure) {
         Require.inRange("grid step in metres", stepM, 0.1, 10);
         double[] box = plan.extentM();
         int columns = (int) Math.ceil((box[2] - box[0]) / stepM) + 1;
         int rows = (int) Math.ceil((box[3] - box[1]) / stepM) + 1;
         Require.inRange("grid points", (double) columns * rows, 1, MOST_POINTS);
         double[][] rssi = new double[rows][columns];
+        SignalModel.Sweep sweep = model.sweep(band, eirpDbm);
         for (int row = 0; row < rows; row++) {
             for (int column = 0; column < columns; column++) {
-                SpacePoint at = new SpacePoint(box[0] + column * stepM, box[1] + row * stepM, mountHeightM);
-                rssi[row][column] = LinkBudget.of(model.between(router, at, band), band, eirpDbm).rssiDbm();
+                double x = box[0] + column * stepM;
+                double y = box[1] + row * stepM;
+                rssi[row][column] = sure ? sweep.sureDbm(x, y, mountHeightM) : sweep.meanDbm(x, y, mountHeightM);
             }
         }
         return new SignalMap(box[0], box[1], stepM, rssi);

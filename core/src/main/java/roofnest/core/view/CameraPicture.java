@@ -1,189 +1,209 @@
 package roofnest.core.view;
 
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.TreeSet;
 
 import roofnest.core.catalogue.LensSpec;
-import roofnest.core.plan.Area;
 import roofnest.core.plan.HousePlan;
-import roofnest.core.plan.Material;
-import roofnest.core.plan.Opening;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.SpacePoint;
-import roofnest.core.plan.Wall;
+import roofnest.core.plan.Thing;
 
 /**
  * The picture a camera will give, computed from the plan: ground and areas, walls raised to their height with their
- * openings, and standing figures. Hidden surfaces are removed by painting from far to near; walls are cut into short
- * slices, so that two neighbours never lie both before and behind each other by more than a slice.
+ * openings, banks, upper floors, trees and tanks, and standing figures, in the order that {@link Scene} gives.
+ *
+ * <p>By night each piece carries how far into the camera's own light it lies: {@link PictureShape#lit} counts down from
+ * {@link #BRIGHTEST} beside the lens to 0 past the light's range. Walls are cut into short pieces for that.
  */
 public final class CameraPicture {
-    private static final double SLICE_M = 0.75;
+    /** Steps of light by night, nearest first. */
+    public static final int BRIGHTEST = 4;
+    private static final double NIGHT_PIECE_M = 1.0;
     private static final double GROUND_EXTENT_M = 400;
     private static final double BODY_WIDTH_M = 0.5;
     private static final double SHOULDER_M = 1.45;
     private static final double HEAD_RADIUS_M = 0.13;
-    private static final int HEAD_CORNERS = 14;
+    private static final double TRUNK_RADIUS_M = 0.12;
+    private static final int ROUND_CORNERS = 14;
 
-    private final HousePlan plan;
+    private final Scene scene;
     private final Projection projection;
     private final OutlineProjector projector;
-
-    private record Piece(double distanceM, PictureShape shape) {}
+    private final boolean night;
 
     /** A person standing or walking in the picture, feet at {@code feet}. */
-    public record Figure(String name, SpacePoint feet) {
+    public record Figure(String name, SpacePoint feet, double heightM) {
         /** Height of a grown person, metres. */
         public static final double HEIGHT_M = 1.75;
+
+        /** A grown person. */
+        public Figure(String name, SpacePoint feet) {
+            this(name, feet, HEIGHT_M);
+        }
     }
 
     public CameraPicture(HousePlan plan, LensSpec lens, CameraPose pose) {
-        this.plan = plan;
-        this.projection = new Projection(lens, pose);
+        this(new Scene(plan), new Projection(lens, pose), false);
+    }
+
+    public CameraPicture(Scene scene, Projection projection, boolean night) {
+        this.scene = scene;
+        this.projection = projection;
         this.projector = new OutlineProjector(projection);
+        this.night = night;
     }
 
     /** Everything in the picture, in the order it is painted. */
     public List<PictureShape> shapes(List<Figure> figures) {
         List<PictureShape> shapes = new ArrayList<>();
         ground(shapes);
-        List<Piece> standing = new ArrayList<>();
-        plan.walls().forEach(wall -> wall(standing, wall));
-        figures.forEach(figure -> figure(standing, figure));
-        standing.sort(Comparator.comparingDouble(Piece::distanceM).reversed());
-        standing.forEach(piece -> shapes.add(piece.shape()));
+        Map<Object, PlanPoint> standing = new IdentityHashMap<>();
+        figures.forEach(figure -> standing.put(figure, figure.feet().onPlan()));
+        scene.plan().things().stream().filter(thing -> thing.kind().round()).forEach(thing -> standing.put(thing, thing.at()));
+        scene.farToNear(projection.eye(), standing, facet -> facet(shapes, facet), level -> level(shapes, level), (stander, distanceM) -> {
+            if (stander instanceof Figure figure) {
+                figure(shapes, figure);
+            } else {
+                round(shapes, (Thing) stander);
+            }
+        });
         return shapes;
     }
 
     /** One figure alone, body before head; empty when no part of it is in the picture. Walls before it do not hide it. */
     public List<PictureShape> figure(Figure figure) {
-        List<Piece> pieces = new ArrayList<>();
+        List<PictureShape> pieces = new ArrayList<>();
         figure(pieces, figure);
-        return pieces.stream().map(Piece::shape).toList();
+        return pieces;
     }
 
     private void ground(List<PictureShape> shapes) {
+        project(PictureShape.Kind.GROUND, "", 0, 0, disc(GROUND_EXTENT_M)).ifPresent(shapes::add);
+        scene.flat().forEach(level -> level(shapes, level));
+        if (night) {
+            double reachM = projection.lens().nightRangeM();
+            for (int step = 1; step <= BRIGHTEST; step++) {
+                double flat = Math.pow(reachM * (BRIGHTEST + 1 - step) / BRIGHTEST, 2) - Math.pow(projection.eye().zM(), 2);
+                if (flat > 0) {
+                    project(PictureShape.Kind.LIGHT, "", 0, step, disc(Math.sqrt(flat))).ifPresent(shapes::add);
+                }
+            }
+        }
+    }
+
+    private List<SpacePoint> disc(double radiusM) {
         PlanPoint eye = projection.eye().onPlan();
         List<SpacePoint> all = new ArrayList<>();
         for (int corner = 0; corner < 36; corner++) {
             double angle = Math.toRadians(corner * 10);
-            all.add(new SpacePoint(
-                    eye.xM() + GROUND_EXTENT_M * Math.sin(angle), eye.yM() + GROUND_EXTENT_M * Math.cos(angle), 0));
+            all.add(new SpacePoint(eye.xM() + radiusM * Math.sin(angle), eye.yM() + radiusM * Math.cos(angle), 0));
         }
-        project(PictureShape.Kind.GROUND, "", 0, all).ifPresent(shapes::add);
-        for (Area area : plan.areas()) {
-            List<SpacePoint> outline = area.outline().stream().map(point -> SpacePoint.at(point, 0)).toList();
-            project(kind(area.kind()), area.name(), 0, outline).ifPresent(shapes::add);
-        }
+        return all;
     }
 
-    private void wall(List<Piece> pieces, Wall wall) {
-        TreeSet<Double> cuts = new TreeSet<>();
-        double length = wall.lengthM();
-        int slices = (int) Math.ceil(length / SLICE_M);
-        for (int i = 0; i <= slices; i++) {
-            cuts.add(length * i / slices);
-        }
-        for (Opening opening : wall.openings()) {
-            cuts.add(opening.atM());
-            cuts.add(Math.min(length, opening.atM() + opening.widthM()));
-        }
-        Double from = null;
-        for (Double to : cuts) {
-            if (from != null && to - from > 1e-6) {
-                slice(pieces, wall, from, to);
-            }
-            from = to;
-        }
+    private void level(List<PictureShape> shapes, Scene.Level level) {
+        double x = level.outline().stream().mapToDouble(SpacePoint::xM).average().orElse(0);
+        double y = level.outline().stream().mapToDouble(SpacePoint::yM).average().orElse(0);
+        project(level.kind(), level.name(), 0, lit(new SpacePoint(x, y, level.heightM())), level.outline()).ifPresent(shapes::add);
     }
 
-    private void slice(List<Piece> pieces, Wall wall, double fromM, double toM) {
-        double base = plan.baseM(wall);
-        double middle = (fromM + toM) / 2;
-        double floor = 0;
-        for (Opening opening : wall.openings()) {
-            if (middle >= opening.atM() && middle <= opening.atM() + opening.widthM()) {
-                quad(pieces, wall, kind(wall.material()), fromM, toM, base + floor, base + opening.sillM());
-                if (opening.kind() != Opening.Kind.GAP) {
-                    PictureShape.Kind kind = opening.kind() == Opening.Kind.DOOR ? PictureShape.Kind.DOOR : PictureShape.Kind.GLASS;
-                    quad(pieces, wall, kind, fromM, toM, base + opening.sillM(), base + Math.min(opening.headM(), wall.heightM()));
-                }
-                floor = opening.headM();
-            }
-        }
-        quad(pieces, wall, kind(wall.material()), fromM, toM, base + floor, base + wall.heightM());
-    }
-
-    private void quad(
-            List<Piece> pieces, Wall wall, PictureShape.Kind kind, double fromM, double toM, double bottomM, double topM) {
-        if (topM - bottomM < 1e-6) {
+    private void facet(List<PictureShape> shapes, Scene.Facet facet) {
+        Scene.Facet seen = aboveGround(facet);
+        if (seen == null) {
             return;
         }
-        PlanPoint a = wall.along(fromM);
-        PlanPoint b = wall.along(toM);
-        List<SpacePoint> outline = List.of(
-                SpacePoint.at(a, bottomM), SpacePoint.at(b, bottomM), SpacePoint.at(b, topM), SpacePoint.at(a, topM));
-        double distance = projection.eye().onPlan().distanceM(wall.along((fromM + toM) / 2));
-        project(kind, "", shade(wall), outline).ifPresent(shape -> pieces.add(new Piece(distance, shape)));
+        int pieces = night ? (int) Math.ceil(seen.a().distanceM(seen.b()) / NIGHT_PIECE_M) : 1;
+        for (int piece = 0; piece < pieces; piece++) {
+            Scene.Facet part = pieces == 1 ? seen : seen.part(piece / (double) pieces, (piece + 1) / (double) pieces);
+            int lit = lit(SpacePoint.at(part.along(0.5), (part.footAM() + part.topBM()) / 2));
+            project(part.kind(), "", part.shade(), lit, part.outline()).ifPresent(shapes::add);
+        }
     }
 
-    private void figure(List<Piece> pieces, Figure figure) {
-        SpacePoint eye = projection.eye();
-        double dx = figure.feet().xM() - eye.xM();
-        double dy = figure.feet().yM() - eye.yM();
+    /** What stands below the ground is hidden by it, unless the lens is down there too. */
+    private Scene.Facet aboveGround(Scene.Facet facet) {
+        if (projection.eye().zM() < 0 || Math.min(facet.footAM(), facet.footBM()) >= 0) {
+            return facet;
+        }
+        if (Math.max(facet.topAM(), facet.topBM()) <= 0) {
+            return null;
+        }
+        return new Scene.Facet(facet.a(), facet.b(), Math.max(0, facet.footAM()), Math.max(0, facet.footBM()),
+                Math.max(0, facet.topAM()), Math.max(0, facet.topBM()), facet.kind(), facet.shade());
+    }
+
+    private void figure(List<PictureShape> shapes, Figure figure) {
+        double[] side = side(figure.feet().onPlan());
+        if (side == null) {
+            return;
+        }
+        double scale = figure.heightM() / Figure.HEIGHT_M;
+        double half = BODY_WIDTH_M * scale / 2;
+        List<SpacePoint> body = List.of(beside(figure.feet(), side, -half, 0), beside(figure.feet(), side, half, 0),
+                beside(figure.feet(), side, half, SHOULDER_M * scale), beside(figure.feet(), side, -half, SHOULDER_M * scale));
+        double radius = HEAD_RADIUS_M * Math.max(0.85, scale);
+        int lit = lit(figure.feet());
+        project(PictureShape.Kind.BODY, figure.name(), 0, lit, body).ifPresent(shapes::add);
+        project(PictureShape.Kind.HEAD, figure.name(), 0, lit, ellipse(figure.feet(), side, radius, figure.heightM() - radius, radius)).ifPresent(shapes::add);
+    }
+
+    private void round(List<PictureShape> shapes, Thing thing) {
+        double[] side = side(thing.at());
+        if (side == null || projection.eye().onPlan().distanceM(thing.at()) < thing.radiusM()) {
+            return;
+        }
+        SpacePoint foot = SpacePoint.at(thing.at(), 0);
+        int lit = lit(foot);
+        double radius = thing.radiusM();
+        if (thing.kind() == Thing.Kind.TREE) {
+            double from = Math.min(1.8, thing.heightM() / 2);
+            project(PictureShape.Kind.TRUNK, thing.name(), 0, lit, upright(foot, side, TRUNK_RADIUS_M, from + 0.2)).ifPresent(shapes::add);
+            double half = (thing.heightM() - from) / 2;
+            project(PictureShape.Kind.FOLIAGE, thing.name(), 0, lit, ellipse(foot, side, radius, from + half, half)).ifPresent(shapes::add);
+        } else {
+            project(PictureShape.Kind.TANK, thing.name(), 0, lit, upright(foot, side, radius, thing.heightM())).ifPresent(shapes::add);
+        }
+    }
+
+    private static List<SpacePoint> upright(SpacePoint foot, double[] side, double halfM, double heightM) {
+        return List.of(beside(foot, side, -halfM, 0), beside(foot, side, halfM, 0), beside(foot, side, halfM, heightM), beside(foot, side, -halfM, heightM));
+    }
+
+    private static List<SpacePoint> ellipse(SpacePoint foot, double[] side, double halfWidthM, double middleM, double halfHeightM) {
+        List<SpacePoint> outline = new ArrayList<>();
+        for (int corner = 0; corner < ROUND_CORNERS; corner++) {
+            double angle = 2 * Math.PI * corner / ROUND_CORNERS;
+            outline.add(beside(foot, side, halfWidthM * Math.cos(angle), middleM + halfHeightM * Math.sin(angle)));
+        }
+        return outline;
+    }
+
+    /** The way across the line of sight to a point of the plan; null right under the lens. */
+    private double[] side(PlanPoint point) {
+        double dx = point.xM() - projection.eye().xM();
+        double dy = point.yM() - projection.eye().yM();
         double distance = Math.hypot(dx, dy);
-        if (distance < Projection.NEAR_M) {
-            return;
-        }
-        double sideX = dy / distance;
-        double sideY = -dx / distance;
-        List<SpacePoint> body = List.of(
-                beside(figure, sideX, sideY, -BODY_WIDTH_M / 2, 0), beside(figure, sideX, sideY, BODY_WIDTH_M / 2, 0),
-                beside(figure, sideX, sideY, BODY_WIDTH_M / 2, SHOULDER_M), beside(figure, sideX, sideY, -BODY_WIDTH_M / 2, SHOULDER_M));
-        List<SpacePoint> head = new ArrayList<>();
-        double headMiddleM = Figure.HEIGHT_M - HEAD_RADIUS_M;
-        for (int corner = 0; corner < HEAD_CORNERS; corner++) {
-            double angle = 2 * Math.PI * corner / HEAD_CORNERS;
-            head.add(beside(figure, sideX, sideY, HEAD_RADIUS_M * Math.cos(angle), headMiddleM + HEAD_RADIUS_M * Math.sin(angle)));
-        }
-        project(PictureShape.Kind.BODY, figure.name(), 0, body).ifPresent(shape -> pieces.add(new Piece(distance, shape)));
-        project(PictureShape.Kind.HEAD, figure.name(), 0, head).ifPresent(shape -> pieces.add(new Piece(distance, shape)));
+        return distance < Projection.NEAR_M ? null : new double[] {dy / distance, -dx / distance};
     }
 
-    private static SpacePoint beside(Figure figure, double sideX, double sideY, double sideM, double upM) {
-        SpacePoint feet = figure.feet();
-        return new SpacePoint(feet.xM() + sideM * sideX, feet.yM() + sideM * sideY, feet.zM() + upM);
+    private static SpacePoint beside(SpacePoint foot, double[] side, double sideM, double upM) {
+        return new SpacePoint(foot.xM() + sideM * side[0], foot.yM() + sideM * side[1], foot.zM() + upM);
     }
 
-    private Optional<PictureShape> project(PictureShape.Kind kind, String name, int shade, List<SpacePoint> outline) {
+    private int lit(SpacePoint point) {
+        if (!night) {
+            return 0;
+        }
+        double share = point.distanceM(projection.eye()) / Math.max(0.01, projection.lens().nightRangeM());
+        return share > 1 ? 0 : Math.max(1, BRIGHTEST - (int) (share * BRIGHTEST));
+    }
+
+    private Optional<PictureShape> project(PictureShape.Kind kind, String name, int shade, int lit, List<SpacePoint> outline) {
         List<Projection.Pixel> pixels = projector.project(outline);
-        return pixels.isEmpty() ? Optional.empty() : Optional.of(new PictureShape(kind, name, shade, pixels));
-    }
-
-    private static int shade(Wall wall) {
-        return (int) (wall.from().headingToDeg(wall.to()) % 180 / 60);
-    }
-
-    private static PictureShape.Kind kind(Area.Kind kind) {
-        return switch (kind) {
-            case LAWN -> PictureShape.Kind.LAWN;
-            case PATH -> PictureShape.Kind.PATH;
-            case STEPS -> PictureShape.Kind.STEPS;
-            case ROAD -> PictureShape.Kind.ROAD;
-            case WATER -> PictureShape.Kind.WATER;
-            case PRIVATE, NEIGHBOUR -> PictureShape.Kind.OFF_LIMITS;
-        };
-    }
-
-    private static PictureShape.Kind kind(Material material) {
-        return switch (material) {
-            case METAL, FOIL -> PictureShape.Kind.METAL_WALL;
-            case HEDGE -> PictureShape.Kind.HEDGE;
-            case GLASS, COATED_GLASS -> PictureShape.Kind.GLASS;
-            default -> PictureShape.Kind.WALL;
-        };
+        return pixels.isEmpty() ? Optional.empty() : Optional.of(new PictureShape(kind, name, shade, lit, pixels));
     }
 }

@@ -25,36 +25,51 @@ public final class Footprint {
     private static final double RAY_STEP_DEG = 1;
     private static final double BESIDE_DEG = 0.02;
     private static final double FARTHEST_M = 60;
+    /** The range at which a level is met changes smoothly across the picture; it is found this often and drawn between. */
+    private static final double KNOT_DEG = 2;
 
-    private final WallCrossings crossings;
+    private final Eye eye;
     private final Projection projection;
     private final CameraPose pose;
     private final List<Double> bearingsDeg;
     private final double[] clearM;
     private final double nearM;
 
-    public Footprint(HousePlan plan, WallCrossings crossings, LensSpec lens, CameraPose pose) {
-        this.crossings = crossings;
-        this.projection = new Projection(lens, pose);
-        this.pose = pose;
-        this.bearingsDeg = bearings(plan, lens.hfovDeg() / 2);
+    public Footprint(HousePlan plan, Eye eye) {
+        this.eye = eye;
+        this.projection = eye.projection();
+        this.pose = eye.pose();
+        this.bearingsDeg = bearings(plan, eye.lens().hfovDeg() / 2);
         this.clearM = new double[bearingsDeg.size()];
         for (int i = 0; i < clearM.length; i++) {
             clearM[i] = clearDistanceM(bearingsDeg.get(i));
         }
         // Faces stand higher than the ground, so they come into the picture nearer than the ground does.
-        double blindM = Sightline.blindGroundM(lens, pose);
+        double blindM = Sightline.blindGroundM(eye.lens(), pose);
         double faceShare = Math.max(0, (pose.heightM() - Place.FACE_M) / pose.heightM());
         this.nearM = Double.isInfinite(blindM) ? FARTHEST_M : blindM * faceShare;
+    }
+
+    public Footprint(HousePlan plan, WallCrossings crossings, LensSpec lens, CameraPose pose) {
+        this(plan, new Eye(crossings, lens, pose));
     }
 
     /** The outline in which {@code level} is met, lens side first; empty when it is met nowhere. */
     public List<PlanPoint> outline(DetailLevel level, double lightRangeM) {
         List<PlanPoint> outer = new ArrayList<>();
         List<PlanPoint> inner = new ArrayList<>();
+        double half = eye.lens().hfovDeg() / 2;
+        double[] knotsM = new double[(int) Math.ceil(2 * half / KNOT_DEG) + 1];
+        for (int knot = 0; knot < knotsM.length; knot++) {
+            knotsM[knot] = levelRangeM(pose.headingDeg() + Math.min(half, knot * KNOT_DEG - half), level);
+        }
         for (int i = 0; i < clearM.length; i++) {
             double heading = pose.headingDeg() + bearingsDeg.get(i);
-            double reachM = Math.min(Math.min(clearM[i], lightRangeM), levelRangeM(heading, level));
+            double at = (bearingsDeg.get(i) + half) / KNOT_DEG;
+            int knot = Math.min(knotsM.length - 2, (int) at);
+            double share = (at - knot) * KNOT_DEG / (Math.min(2 * half, (knot + 1) * KNOT_DEG) - knot * KNOT_DEG);
+            double levelM = knotsM[knot] + Math.min(1, share) * (knotsM[knot + 1] - knotsM[knot]);
+            double reachM = Math.min(Math.min(clearM[i], lightRangeM), levelM);
             if (reachM > nearM) {
                 outer.add(pose.onPlan().towards(heading, reachM));
                 inner.add(0, pose.onPlan().towards(heading, nearM));
@@ -86,15 +101,16 @@ public final class Footprint {
     }
 
     private double clearDistanceM(double bearingDeg) {
-        SpacePoint far = SpacePoint.at(pose.onPlan().towards(pose.headingDeg() + bearingDeg, FARTHEST_M), Place.FACE_M);
-        SpacePoint eye = new SpacePoint(pose.xM(), pose.yM(), Place.FACE_M);
-        double nearest = 1;
-        for (WallCrossings.Crossing crossing : crossings.between(eye, far)) {
-            if (!crossing.material().seeThrough()) {
-                nearest = Math.min(nearest, crossing.share());
-            }
-        }
-        return nearest * FARTHEST_M;
+        double heading = Math.toRadians(pose.headingDeg() + bearingDeg);
+        double[] nearest = {1};
+        eye.rays().walk(Place.FACE_M, pose.xM() + FARTHEST_M * Math.sin(heading), pose.yM() + FARTHEST_M * Math.cos(heading), Place.FACE_M,
+                (material, thicknessM, share) -> {
+                    if (!material.seeThrough()) {
+                        nearest[0] = Math.min(nearest[0], share);
+                    }
+                    return true;
+                });
+        return nearest[0] * FARTHEST_M;
     }
 
     private List<Double> bearings(HousePlan plan, double halfFovDeg) {

@@ -7,11 +7,13 @@ import java.util.List;
  *
  * @param name of the area, place or walker it shows; empty for walls and plain ground
  * @param shade of a wall by the way it runs, 0 to 2, so that walls meeting at a corner can be told apart; 0 for the rest
+ * @param lit by night, how deep in the camera's own light it is: 0 beyond it, {@link CameraPicture#BRIGHTEST} nearest; 0 by day
  * @param outline in pixels of the picture; may reach outside the frame
  */
-public record PictureShape(Kind kind, String name, int shade, List<Projection.Pixel> outline) {
+public record PictureShape(Kind kind, String name, int shade, int lit, List<Projection.Pixel> outline) {
     public enum Kind {
-        GROUND, LAWN, PATH, STEPS, ROAD, WATER, OFF_LIMITS, WALL, METAL_WALL, DOOR, GLASS, HEDGE, BODY, HEAD
+        GROUND, LAWN, PATH, STEPS, ROAD, WATER, OFF_LIMITS, WALL, METAL_WALL, DOOR, GLASS, HEDGE, LIGHT, BANK, CEILING, TRUNK, FOLIAGE, TANK,
+        BODY, HEAD
     }
 
     public PictureShape {

@@ -6,13 +6,14 @@ import java.util.TreeSet;
 
 import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Location;
+import org.locationtech.jts.geom.Polygon;
 
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.plan.Area;
 import roofnest.core.plan.Segments;
 import roofnest.core.plan.SpacePoint;
-import roofnest.core.plan.WallCrossings;
 
 /**
  * How much of a picture is one area of ground and not hidden by a wall, found by following the line of sight of
@@ -33,23 +34,27 @@ public final class Privacy {
      */
     public record Exposure(double sharePercent, Set<MaskCell> cells) {}
 
-    public static Exposure of(
-            Projection projection, WallCrossings crossings, Area area, DeviceModel.MaskGrid modelGrid, Set<MaskCell> masked) {
+    public static Exposure of(Eye eye, Area area, DeviceModel.MaskGrid modelGrid, Set<MaskCell> masked) {
         DeviceModel.MaskGrid grid = modelGrid.canMask() ? modelGrid : PLAIN_GRID;
-        IndexedPointInAreaLocator outline = new IndexedPointInAreaLocator(Segments.polygon(area.outline()));
+        Polygon polygon = Segments.polygon(area.outline());
+        Envelope box = polygon.getEnvelopeInternal();
+        IndexedPointInAreaLocator outline = new IndexedPointInAreaLocator(polygon);
+        double groundM = area.heightM() == null ? 0 : area.heightM();
+        Projection projection = eye.projection();
         Set<MaskCell> cells = new TreeSet<>();
         int columns = grid.columns() * SAMPLES_A_CELL;
         int rows = grid.rows() * SAMPLES_A_CELL;
         int showing = 0;
         for (int row = 0; row < rows; row++) {
             for (int column = 0; column < columns; column++) {
-                MaskCell cell = new MaskCell(column / SAMPLES_A_CELL, row / SAMPLES_A_CELL);
-                if (masked.contains(cell)) {
-                    continue;
-                }
                 Projection.Pixel pixel = new Projection.Pixel(
                         (column + 0.5) / columns * projection.lens().widthPx(), (row + 0.5) / rows * projection.lens().heightPx());
-                if (shows(projection, crossings, outline, pixel)) {
+                Optional<SpacePoint> ground = projection.onGround(pixel, groundM);
+                if (ground.isEmpty() || !box.contains(ground.get().xM(), ground.get().yM()) || !shows(eye, outline, ground.get())) {
+                    continue;
+                }
+                MaskCell cell = new MaskCell(column / SAMPLES_A_CELL, row / SAMPLES_A_CELL);
+                if (!masked.contains(cell)) {
                     showing++;
                     cells.add(cell);
                 }
@@ -58,12 +63,9 @@ public final class Privacy {
         return new Exposure(100.0 * showing / (columns * rows), cells);
     }
 
-    private static boolean shows(
-            Projection projection, WallCrossings crossings, IndexedPointInAreaLocator outline, Projection.Pixel pixel) {
-        Optional<SpacePoint> ground = projection.onGround(pixel, 0);
-        return ground.isPresent()
-                && ground.get().distanceM(projection.eye()) <= FARTHEST_M
-                && outline.locate(new Coordinate(ground.get().xM(), ground.get().yM())) != Location.EXTERIOR
-                && crossings.inSight(projection.eye(), ground.get());
+    private static boolean shows(Eye eye, IndexedPointInAreaLocator outline, SpacePoint ground) {
+        return ground.distanceM(eye.projection().eye()) <= FARTHEST_M
+                && outline.locate(new Coordinate(ground.xM(), ground.yM())) != Location.EXTERIOR
+                && eye.clearTo(ground.xM(), ground.yM(), ground.zM());
     }
 }

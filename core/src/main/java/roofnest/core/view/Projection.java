@@ -65,6 +65,11 @@ public final class Projection {
     /** A point in the lens's own axes, metres: to the right, upwards, and ahead. */
     record InLens(double rightM, double upM, double aheadM) {}
 
+    /** A direction in space, as a vector east, north, up, in the lens's axes. */
+    InLens inLensAxes(double[] d) {
+        return new InLens(dot(d, right), dot(d, up), dot(d, forward));
+    }
+
     InLens inLens(SpacePoint point) {
         double[] d = {point.xM() - eye.xM(), point.yM() - eye.yM(), point.zM() - eye.zM()};
         return new InLens(dot(d, right), dot(d, up), dot(d, forward));

@@ -10,12 +10,15 @@ import org.junit.jupiter.api.Test;
 import roofnest.core.WeirSteps;
 import roofnest.core.catalogue.Catalogue;
 import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.plan.Ground;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.Walk;
 import roofnest.core.plan.WallCrossings;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.view.CameraPose;
+import roofnest.core.view.Eye;
+import roofnest.core.view.Zone;
 
 class WalkTestTest {
     private static final HousePlan PLAN = WeirSteps.plan();
@@ -52,13 +55,16 @@ class WalkTestTest {
     @Test
     void nobody_behind_a_wall_is_caught() {
         Walk inside = new Walk("i", "inside", List.of(new PlanPoint(2, 1), new PlanPoint(2, 8)));
-        WalkTest.Capture capture = new WalkTest(CROSSINGS, POST, new CameraPose(11.35, 5, 2.4, 270, 10))
-                .walk(inside, WalkTest.WALKER_M_PER_S, DetailLevel.DETECT, 12);
+        WalkTest.Capture capture = test(POST, new CameraPose(11.35, 5, 2.4, 270, 10), List.of()).walk(inside, Walker.GROWN, DetailLevel.DETECT, 12);
         assertThat(capture.caught()).isFalse();
         assertThat(capture.bestDensityPxPerM()).isZero();
     }
 
     private static WalkTest.Capture walk(DeviceModel model, Walk walk) {
-        return new WalkTest(CROSSINGS, model, EAST).walk(walk, WalkTest.WALKER_M_PER_S, DetailLevel.OBSERVE, 12);
+        return test(model, EAST, List.of()).walk(walk, Walker.GROWN, DetailLevel.OBSERVE, 12);
+    }
+
+    private static WalkTest test(DeviceModel model, CameraPose pose, List<Zone> zones) {
+        return new WalkTest(new Ground(PLAN), model, new Eye(CROSSINGS, model.lens(), pose), zones);
     }
 }

@@ -57,7 +57,7 @@ class GeometryTest {
         SpacePoint onTheEastWall = new SpacePoint(11, 5, 2);
         assertThat(crossings.between(onTheEastWall, new SpacePoint(13, 5, 2))).isEmpty();
         assertThat(crossings.between(new SpacePoint(10.9, 5, 2), new SpacePoint(13, 5, 2))).singleElement()
-                .satisfies(crossing -> assertThat(crossing.wall().id()).isEqualTo("east"));
+                .satisfies(crossing -> assertThat(crossing.material()).isEqualTo(Material.STONE));
     }
 
     @Test

@@ -8,9 +8,12 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 
 import roofnest.core.catalogue.Band;
+import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Material;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.SpacePoint;
+import roofnest.core.plan.Thing;
+import roofnest.core.plan.WallCrossings;
 
 class LinkBudgetTest {
     private static final SpacePoint ROUTER = new SpacePoint(0, 0, 1.2);
@@ -48,7 +51,7 @@ class LinkBudgetTest {
     void a_contour_keeps_one_level_and_closes_round_the_router() {
         var plan = PathLossTest.planWith(
                 PathLossTest.wall("west", -30, Material.STONE), PathLossTest.wall("east", 30, Material.STONE));
-        SignalMap map = SignalMap.of(plan, new PathLoss(plan), ROUTER, Band.GHZ_2_4, 15, 2.4, 0.5);
+        SignalMap map = map(plan, 0.5);
         List<List<PlanPoint>> lines = Contours.at(map, -50);
         assertThat(lines).hasSize(1);
         List<PlanPoint> line = lines.get(0);
@@ -63,8 +66,13 @@ class LinkBudgetTest {
     @Test
     void there_is_no_contour_at_a_level_that_is_nowhere() {
         var plan = PathLossTest.planWith(PathLossTest.wall("a", 5, Material.BRICK));
-        SignalMap map = SignalMap.of(plan, new PathLoss(plan), ROUTER, Band.GHZ_2_4, 15, 2.4, 1);
+        SignalMap map = map(plan, 1);
         assertThat(Contours.at(map, 40)).isEmpty();
+    }
+
+    private static SignalMap map(HousePlan plan, double stepM) {
+        HousePlan withRouter = plan.withThings(List.of(new Thing("r", "router", Thing.Kind.ROUTER, ROUTER.onPlan(), ROUTER.zM())));
+        return SignalMap.of(withRouter, new SignalModel(withRouter, new WallCrossings(withRouter), List.of()), Band.GHZ_2_4, 15, 2.4, stepM, false);
     }
 
     private static PathLoss.Ray ray(double distanceM) {

@@ -14,6 +14,7 @@ import roofnest.core.catalogue.Band;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.SpacePoint;
+import roofnest.core.plan.WallCrossings;
 
 class SignalMapTest {
     private static final HousePlan PLAN = WeirSteps.plan();
@@ -87,6 +88,6 @@ class SignalMapTest {
     }
 
     private static SignalMap map(double stepM) {
-        return SignalMap.of(PLAN, PATHS, ROUTER, Band.GHZ_2_4, 15, 2.4, stepM);
+        return SignalMap.of(PLAN, new SignalModel(PLAN, new WallCrossings(PLAN), List.of()), Band.GHZ_2_4, 15, 2.4, stepM, false);
     }
 }

@@ -126,7 +126,7 @@ class FootprintTest {
     }
 
     private static Privacy.Exposure exposure(CameraPose pose, Area area, Set<MaskCell> masked) {
-        return Privacy.of(new Projection(POST.lens(), pose), CROSSINGS, area, POST.mask(), masked);
+        return Privacy.of(new Eye(CROSSINGS, POST.lens(), pose), area, POST.mask(), masked);
     }
 
     private static Polygon outline(LensSpec lens, CameraPose pose, DetailLevel level) {

@@ -1,34 +1,38 @@
 package roofnest.app.survey;
 
 import java.util.HashSet;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
 import org.springframework.stereotype.Component;
 
 import roofnest.app.household.FactsLoader;
+import roofnest.app.household.Judges;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.HouseholdRef;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
-import roofnest.core.judge.HouseholdJudge;
-import roofnest.core.plan.HousePlan;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
 
-/** Judges a household with one camera held somewhere. */
+/** Boards as they are looked at: judged with the chosen camera where it is stored, or held somewhere else. */
 @Component
-class TrialPoses {
+class Boards {
     private final FactsLoader loader;
     private final CameraRepository cameras;
+    private final Judges judges;
+    private final Contouring contouring;
 
-    TrialPoses(FactsLoader loader, CameraRepository cameras) {
+    Boards(FactsLoader loader, CameraRepository cameras, Judges judges, Contouring contouring) {
         this.loader = loader;
         this.cameras = cameras;
+        this.judges = judges;
+        this.contouring = contouring;
     }
 
     /** A pose as the page sends it: y counts downwards there. */
-    record Tried(Double x, Double y, Double heightM, Double headingDeg, Double tiltDeg, Integer version) {
+    record Tried(Double x, Double y, Double heightM, Double headingDeg, Double tiltDeg, Integer version, Map<String, String> look) {
         CameraPose pose() {
             if (x == null || y == null || heightM == null || headingDeg == null || tiltDeg == null || version == null) {
                 throw new BadInput("A pose needs x, y, height, heading, tilt and the version it was opened at.");
@@ -36,9 +40,12 @@ class TrialPoses {
             try {
                 return new CameraPose(x, -y, heightM, headingDeg, tiltDeg);
             } catch (IllegalArgumentException e) {
-                String said = e.getMessage();
-                throw new BadInput(Character.toUpperCase(said.charAt(0)) + said.substring(1) + ".");
+                throw BadInput.of(e);
             }
+        }
+
+        Look asked() {
+            return Look.of(look == null ? Map.of() : look);
         }
     }
 
@@ -47,32 +54,34 @@ class TrialPoses {
     }
 
     /** Judges {@code facts} with the camera held in another pose. */
-    LiveView tried(HouseholdFacts facts, CameraRepository.Record stored, CameraPose pose) {
-        return judge(facts, stored.camera().withPose(pose), stored.version());
+    LiveView tried(HouseholdFacts facts, CameraRepository.Record stored, CameraPose pose, Look look) {
+        return live(facts, stored.camera().withPose(pose), stored.version(), look);
     }
 
-    LiveView stored(HouseholdFacts facts, CameraRepository.Record stored) {
-        return judge(facts, stored.camera(), stored.version());
+    LiveView stored(HouseholdFacts facts, CameraRepository.Record stored, Look look) {
+        return live(facts, stored.camera(), stored.version(), look);
     }
 
     /** The stored mask and the cells that still show what must not be shown. */
     Set<MaskCell> masked(HouseholdFacts facts, CameraRepository.Record stored) {
         Set<MaskCell> cells = new HashSet<>(stored.camera().masked());
-        stored(facts, stored).maskSuggestion().stream().map(MaskCell::parse).forEach(cells::add);
+        cells.addAll(judges.of(facts).cellsShowing(facts, stored.camera()));
         return cells;
     }
 
     /** The camera asked for, else the first; empty without a plan or a camera. */
-    Optional<LiveView> shown(HouseholdRef ref, HouseholdFacts facts, Long cameraId) {
+    Optional<LiveView> shown(HouseholdRef ref, HouseholdFacts facts, Long cameraId, Look look) {
         if (facts.plan().isEmpty() || facts.cameras().isEmpty()) {
             return Optional.empty();
         }
         long id = cameraId == null ? facts.cameras().get(0).id() : cameraId;
-        return Optional.of(stored(facts, cameras.get(ref.id(), id)));
+        return Optional.of(stored(facts, cameras.get(ref.id(), id), look));
     }
 
-    private static LiveView judge(HouseholdFacts facts, Camera camera, int version) {
-        HousePlan plan = facts.plan().orElseThrow(() -> new BadInput("The house has no plan yet."));
-        return LiveView.of(plan, facts.withCamera(camera), new HouseholdJudge(facts.plan()), camera, version);
+    private LiveView live(HouseholdFacts facts, Camera camera, int version, Look look) {
+        if (facts.plan().isEmpty()) {
+            throw new BadInput("The house has no plan yet.");
+        }
+        return LiveView.of(facts.withCamera(camera), judges.of(facts), camera, version, look, contouring);
     }
 }

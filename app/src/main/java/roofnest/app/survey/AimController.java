@@ -1,0 +1,145 @@
+package roofnest.app.survey;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+import roofnest.app.household.HouseholdChanges;
+import roofnest.app.web.BadInput;
+import roofnest.app.web.HouseholdRef;
+import roofnest.core.judge.Camera;
+import roofnest.core.plan.PlanPoint;
+import roofnest.core.promise.Stage;
+import roofnest.core.view.MaskCell;
+import roofnest.core.view.Projection;
+import roofnest.core.view.Zone;
+
+/** The chosen camera on the board: poses tried and saved, cells masked, zones drawn. Each answers with the moving part. */
+@Controller
+@RequestMapping("/households/{household}/survey/cameras/{camera}")
+class AimController {
+    private static final int MOST_ZONES = 8;
+
+    private final HouseholdChanges changes;
+    private final CameraRepository cameras;
+    private final Boards boards;
+
+    AimController(HouseholdChanges changes, CameraRepository cameras, Boards boards) {
+        this.changes = changes;
+        this.cameras = cameras;
+        this.boards = boards;
+    }
+
+    /** A cell to black out, or to show again when it is blacked out. */
+    record Cell(String cell, int version, Map<String, String> look) {}
+
+    /**
+     * A zone, drawn in the picture or on the plan.
+     *
+     * @param corners as shares of the picture, [across, down]
+     * @param outline on the plan in metres, [x, y] with y downwards
+     * @param remove the zone to take out, by its place in the list
+     */
+    record ZoneDrawn(List<double[]> corners, List<double[]> outline, Integer remove, int version, Map<String, String> look) {}
+
+    /** Judges a pose that is being tried; saves nothing. */
+    @PostMapping("/try")
+    String tryPose(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestBody Boards.Tried tried, Model model) {
+        CameraRepository.Record stored = cameras.get(ref.id(), cameraId);
+        model.addAttribute("live", boards.tried(boards.facts(ref), stored, tried.pose(), tried.asked()));
+        return "survey :: live";
+    }
+
+    /** Saves a pose, unless somebody else saved the camera since this page took it. */
+    @PutMapping("/pose")
+    String savePose(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestBody Boards.Tried tried, Model model) {
+        Set<MaskCell> masked = cameras.get(ref.id(), cameraId).camera().masked();
+        changes.run(ref, Stage.SURVEY, () -> cameras.place(ref.id(), cameraId, tried.pose(), masked, tried.version()));
+        return live(ref, cameraId, tried.asked(), model);
+    }
+
+    /** Blacks out what shows a place that is promised never to be shown, or takes the mask off again. */
+    @PostMapping("/mask")
+    String mask(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam boolean on) {
+        CameraRepository.Record stored = cameras.get(ref.id(), cameraId);
+        Set<MaskCell> cells = on ? boards.masked(boards.facts(ref), stored) : Set.of();
+        changes.run(ref, Stage.SURVEY, () -> cameras.place(ref.id(), cameraId, stored.camera().pose(), cells, stored.version()));
+        return "redirect:" + ref.path() + "/survey?camera=" + cameraId;
+    }
+
+    @PutMapping("/cell")
+    String cell(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestBody Cell asked, Model model) {
+        Camera camera = cameras.get(ref.id(), cameraId).camera();
+        Set<MaskCell> cells = new HashSet<>(camera.masked());
+        MaskCell cell = cell(camera, asked.cell());
+        if (!cells.remove(cell)) {
+            cells.add(cell);
+        }
+        changes.run(ref, Stage.SURVEY, () -> cameras.place(ref.id(), cameraId, camera.pose(), cells, asked.version()));
+        return live(ref, cameraId, Look.of(asked.look()), model);
+    }
+
+    @PutMapping("/zones")
+    String zones(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestBody ZoneDrawn drawn, Model model) {
+        Camera camera = cameras.get(ref.id(), cameraId).camera();
+        List<Zone> zones = new ArrayList<>(camera.zones());
+        if (drawn.remove() != null) {
+            if (drawn.remove() < 0 || drawn.remove() >= zones.size()) {
+                throw new BadInput("That zone is no longer there. Reload the page.");
+            }
+            zones.remove((int) drawn.remove());
+        } else {
+            zones.add(zone(camera, drawn, "zone " + (zones.size() + 1)));
+        }
+        if (zones.size() > MOST_ZONES) {
+            throw new BadInput("A camera takes " + MOST_ZONES + " zones; take one out first.");
+        }
+        changes.run(ref, Stage.SURVEY, () -> cameras.zone(ref.id(), cameraId, zones, drawn.version()));
+        return live(ref, cameraId, Look.of(drawn.look()), model);
+    }
+
+    private static MaskCell cell(Camera camera, String name) {
+        try {
+            MaskCell cell = MaskCell.parse(name);
+            if (cell.column() < camera.model().mask().columns() && cell.row() < camera.model().mask().rows()) {
+                return cell;
+            }
+        } catch (IllegalArgumentException e) {
+            // Told below.
+        }
+        throw new BadInput(camera.model().mask().canMask() ? "The picture has no cell of that name." : camera.model().fullName() + " cannot black out parts of its picture.");
+    }
+
+    private static Zone zone(Camera camera, ZoneDrawn drawn, String name) {
+        try {
+            if (drawn.corners() != null) {
+                return new Zone(name, drawn.corners().stream().map(pair -> new Zone.Corner(pair[0], pair[1])).toList());
+            }
+            List<PlanPoint> outline = drawn.outline() == null ? List.of() : drawn.outline().stream().map(pair -> new PlanPoint(pair[0], -pair[1])).toList();
+            Optional<Zone> zone = outline.size() < 3 ? Optional.empty()
+                    : Zone.fromPlan(name, outline, new Projection(camera.model().lens(), camera.pose()));
+            return zone.orElseThrow(() -> new BadInput("That piece of ground is not in this camera's picture; turn the camera or draw it elsewhere."));
+        } catch (IllegalArgumentException e) {
+            throw BadInput.of(e);
+        } catch (ArrayIndexOutOfBoundsException e) {
+            throw new BadInput("A corner is two numbers.");
+        }
+    }
+
+    private String live(HouseholdRef ref, long cameraId, Look look, Model model) {
+        model.addAttribute("live", boards.stored(boards.facts(ref), cameras.get(ref.id(), cameraId), look));
+        return "survey :: live";
+    }
+}

@@ -1,0 +1,113 @@
+package roofnest.app.survey;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+import org.springframework.stereotype.Service;
+
+import tools.jackson.databind.json.JsonMapper;
+
+import roofnest.app.household.Judges;
+import roofnest.app.web.HouseholdRef;
+import roofnest.app.web.NoSuchPage;
+import roofnest.core.catalogue.Catalogue;
+import roofnest.core.judge.Camera;
+import roofnest.core.judge.HouseholdFacts;
+import roofnest.core.judge.Judgement;
+import roofnest.core.plan.HousePlan;
+import roofnest.core.plan.PlanDocument;
+import roofnest.core.plan.PlanRefused;
+import roofnest.core.view.CameraPose;
+import roofnest.core.view.MaskCell;
+import roofnest.core.view.Zone;
+
+/**
+ * Variants of a household's plan and cameras: kept, judged again on today's promises, taken back. A camera is told by its
+ * id, so that one that was only moved is the same camera in every column.
+ */
+@Service
+class Variants {
+    private final VariantRepository variants;
+    private final CameraRepository cameras;
+    private final PlanSteps steps;
+    private final PlanDocument documents;
+    private final Catalogue catalogue;
+    private final Judges judges;
+    private final JsonMapper json = new JsonMapper();
+
+    Variants(
+            VariantRepository variants, CameraRepository cameras, PlanSteps steps, PlanDocument documents, Catalogue catalogue, Judges judges) {
+        this.variants = variants;
+        this.cameras = cameras;
+        this.steps = steps;
+        this.documents = documents;
+        this.catalogue = catalogue;
+        this.judges = judges;
+    }
+
+    /** One camera of a kept variant. */
+    record Kept(long id, String name, String model, CameraPose pose, List<String> masked, List<Zone> zones) {
+        static Kept of(Camera camera) {
+            return new Kept(camera.id(), camera.name(), camera.model().key(), camera.pose(),
+                    camera.masked().stream().sorted().map(MaskCell::toString).toList(), camera.zones());
+        }
+    }
+
+    /** @param id empty for what stands now */
+    record Judged(Optional<Long> id, String name, HousePlan plan, List<Camera> cameras, Judgement judgement) {}
+
+    void keep(HouseholdRef ref, HouseholdFacts facts, String name) {
+        String plan = documents.write(facts.plan().orElseThrow(NoSuchPage::new));
+        variants.keep(ref.id(), name, plan, json.writeValueAsString(facts.cameras().stream().map(Kept::of).toList()), ref.by());
+    }
+
+    /** What stands now first, then each variant in the order it was kept, all judged on the same promises. */
+    List<Judged> judged(HouseholdRef ref, HouseholdFacts facts) {
+        List<Judged> judged = new ArrayList<>();
+        HousePlan now = facts.plan().orElseThrow(NoSuchPage::new);
+        judged.add(new Judged(Optional.empty(), "As it stands", now, facts.cameras(), judges.of(facts).again(facts)));
+        for (VariantRepository.Variant variant : variants.of(ref.id())) {
+            HousePlan plan = plan(variant);
+            List<Camera> then = cameras(variant, facts);
+            HouseholdFacts changed = facts.withPlanAndCameras(plan, then);
+            judged.add(new Judged(Optional.of(variant.id()), variant.name(), plan, then, judges.of(changed).again(changed)));
+        }
+        return judged;
+    }
+
+    /** Makes the variant what stands: its plan, and of its cameras those that still exist. */
+    void take(HouseholdRef ref, HouseholdFacts facts, long id) {
+        VariantRepository.Variant variant = variants.find(ref.id(), id).orElseThrow(NoSuchPage::new);
+        steps.take(ref.id(), documents.write(plan(variant)), "the variant “" + variant.name() + "” taken", ref.by(), steps.state(ref.id()).version());
+        for (Camera camera : cameras(variant, facts)) {
+            cameras.find(ref.id(), camera.id()).ifPresent(record -> {
+                int version = cameras.place(ref.id(), camera.id(), camera.pose(), camera.masked(), record.version());
+                cameras.zone(ref.id(), camera.id(), camera.zones(), version);
+            });
+        }
+    }
+
+    private HousePlan plan(VariantRepository.Variant variant) {
+        try {
+            return documents.read(variant.plan());
+        } catch (PlanRefused e) {
+            throw new IllegalStateException("a stored variant no longer reads", e);
+        }
+    }
+
+    private List<Camera> cameras(VariantRepository.Variant variant, HouseholdFacts facts) {
+        return List.of(json.readValue(variant.cameras(), Kept[].class)).stream().map(kept -> camera(kept, facts)).toList();
+    }
+
+    /** With the settings of the camera that is there now, since those belong to the camera and not to the spot. */
+    private Camera camera(Kept kept, HouseholdFacts facts) {
+        Set<MaskCell> masked = kept.masked().stream().map(MaskCell::parse).collect(Collectors.toSet());
+        return facts.cameras().stream().filter(camera -> camera.id() == kept.id()).findFirst()
+                .map(camera -> camera.withPose(kept.pose()).withMasked(masked).withZones(kept.zones()))
+                .orElseGet(() -> new Camera(kept.id(), kept.name(), catalogue.get(kept.model()), kept.pose(), masked, Camera.Settings.DEFAULT,
+                        false, false, false, Optional.empty(), kept.zones()));
+    }
+}

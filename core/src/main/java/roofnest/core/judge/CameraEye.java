@@ -1,0 +1,81 @@
+package roofnest.core.judge;
+
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+
+import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.motion.WalkTest;
+import roofnest.core.motion.Walker;
+import roofnest.core.plan.Area;
+import roofnest.core.plan.Walk;
+import roofnest.core.promise.DetailLevel;
+import roofnest.core.view.Bounce;
+import roofnest.core.view.CameraPose;
+import roofnest.core.view.Eye;
+import roofnest.core.view.MaskCell;
+import roofnest.core.view.Privacy;
+import roofnest.core.view.Zone;
+
+/**
+ * What one camera, posed and set as it is, sees of a house: each answer is found when first asked for and kept, so that
+ * judging again after another camera moved costs this one nothing.
+ */
+final class CameraEye {
+    private final House house;
+    private final Key key;
+    private final Eye eye;
+    private final Map<String, Privacy.Exposure> exposures = new ConcurrentHashMap<>();
+    private final Map<Passing, OptionalDouble> passings = new ConcurrentHashMap<>();
+    private Bounce bounce;
+
+    /** All that the answers depend on besides the house. */
+    record Key(DeviceModel model, CameraPose pose, Set<MaskCell> masked, List<Zone> zones, int clipSeconds) {
+        static Key of(Camera camera) {
+            return new Key(camera.model(), camera.pose(), camera.masked(), camera.zones(), camera.settings().clipSeconds());
+        }
+
+        /** Models are told apart by their keys; comparing all their figures would cost more than some answers do. */
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Key that && model.key().equals(that.model.key()) && pose.equals(that.pose) && masked.equals(that.masked)
+                    && zones.equals(that.zones) && clipSeconds == that.clipSeconds;
+        }
+
+        @Override
+        public int hashCode() {
+            return 31 * pose.hashCode() + model.key().hashCode();
+        }
+    }
+
+    private record Passing(String pathId, DetailLevel level) {}
+
+    CameraEye(House house, Key key) {
+        this.house = house;
+        this.key = key;
+        this.eye = house.eye(key.model().lens(), key.pose());
+    }
+
+    Eye eye() {
+        return eye;
+    }
+
+    Privacy.Exposure exposure(Area area) {
+        return exposures.computeIfAbsent(area.id(), id -> Privacy.of(eye, area, key.model().mask(), key.masked()));
+    }
+
+    /** When a grown person on the path is first on a kept frame at the level, seconds after the path's start. */
+    OptionalDouble firstAtLevelS(Walk path, DetailLevel level) {
+        return passings.computeIfAbsent(new Passing(path.id(), level), passing -> new WalkTest(house.ground(), key.model(), eye, key.zones())
+                .firstAtLevelS(path, Walker.GROWN, level, key.clipSeconds()));
+    }
+
+    synchronized Bounce bounce() {
+        if (bounce == null) {
+            bounce = Bounce.of(house.plan(), eye);
+        }
+        return bounce;
+    }
+}

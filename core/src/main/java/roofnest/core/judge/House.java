@@ -1,0 +1,74 @@
+package roofnest.core.judge;
+
+import java.util.List;
+
+import roofnest.core.catalogue.LensSpec;
+import roofnest.core.plan.Ground;
+import roofnest.core.plan.HousePlan;
+import roofnest.core.plan.WallCrossings;
+import roofnest.core.radio.Reading;
+import roofnest.core.radio.SignalModel;
+import roofnest.core.view.CameraPose;
+import roofnest.core.view.Eye;
+import roofnest.core.view.Scene;
+import roofnest.core.view.SunTrack;
+
+/**
+ * One house made ready for asking: its plan's obstacles, ground and radio at once, its picture scene and its sun when
+ * somebody first asks. Dear to make, cheap to ask; safe for many threads.
+ */
+public final class House {
+    private final HousePlan plan;
+    private final List<Reading> readings;
+    private final WallCrossings crossings;
+    private final Ground ground;
+    private final SignalModel signal;
+    private Scene scene;
+    private SunTrack sun;
+
+    public House(HousePlan plan, List<Reading> readings) {
+        this.plan = plan;
+        this.readings = List.copyOf(readings);
+        this.crossings = new WallCrossings(plan);
+        this.ground = new Ground(plan);
+        this.signal = new SignalModel(plan, crossings, readings);
+    }
+
+    public HousePlan plan() {
+        return plan;
+    }
+
+    public List<Reading> readings() {
+        return readings;
+    }
+
+    public WallCrossings crossings() {
+        return crossings;
+    }
+
+    public Ground ground() {
+        return ground;
+    }
+
+    public SignalModel signal() {
+        return signal;
+    }
+
+    public Eye eye(LensSpec lens, CameraPose pose) {
+        return new Eye(crossings, lens, pose);
+    }
+
+    public synchronized Scene scene() {
+        if (scene == null) {
+            scene = new Scene(plan);
+        }
+        return scene;
+    }
+
+    public synchronized SunTrack sun() {
+        if (sun == null) {
+            sun = new SunTrack(plan.latitudeDeg(), plan.trueNorthDeg());
+        }
+        return sun;
+    }
+}

@@ -1,0 +1,137 @@
+package roofnest.core.spots;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.LensSpec;
+import roofnest.core.judge.House;
+import roofnest.core.plan.Place;
+import roofnest.core.plan.PlanPoint;
+import roofnest.core.plan.RaysFrom;
+import roofnest.core.plan.Walk;
+import roofnest.core.promise.DetailLevel;
+import roofnest.core.promise.Promise;
+import roofnest.core.view.CameraPose;
+import roofnest.core.view.Eye;
+import roofnest.core.view.Projection;
+import roofnest.core.view.Sightline;
+
+/**
+ * The poses worth judging in full: every mount aimed at everything that is promised to be seen, ranked by how many of
+ * those it has a clear and near enough look at, thinned so that no stretch of wall crowds the others out.
+ */
+final class Candidates {
+    /** A camera does not look along or into the wall it hangs on, degrees from straight out. */
+    private static final double MOST_ASIDE_DEG = 75;
+    /** Of a picture's height above its middle at which faces are best kept. */
+    private static final double FACE_ABOVE_MIDDLE_SHARE = 0.12;
+    private static final double LEAST_TILT_DEG = 4;
+    private static final double MOST_TILT_DEG = 50;
+    /** A path is best watched from where somebody still has this far to go, metres. */
+    private static final double BEFORE_ARRIVAL_M = 3;
+    /** Poses on one such stretch of wall compete with one another only, metres. */
+    private static final double STRETCH_M = 1.5;
+    private static final int KEPT_A_STRETCH = 4;
+
+    private final House house;
+    private final DeviceModel model;
+    private final List<Aim> aims;
+
+    /** Something to be looked at. */
+    private record Aim(PlanPoint at, double groundM, DetailLevel level, boolean night) {}
+
+    /** A pose with what it was quickly seen to be worth. */
+    record Posed(Mount mount, CameraPose pose, double worth) {}
+
+    Candidates(House house, DeviceModel model, List<Promise> written) {
+        this.house = house;
+        this.model = model;
+        this.aims = written.stream().flatMap(promise -> aim(promise).stream()).toList();
+    }
+
+    private Optional<Aim> aim(Promise promise) {
+        if (promise instanceof Promise.MakeOut makeOut) {
+            return house.plan().place(makeOut.placeId()).map((Place place) -> new Aim(place.at(), place.groundM(), makeOut.level(), makeOut.light().coversNight()));
+        }
+        if (promise instanceof Promise.RecordedBefore before) {
+            Optional<Walk> path = house.plan().path(before.pathId());
+            return house.plan().place(before.placeId()).flatMap(place -> path.map(walk -> {
+                double along = Math.max(0, walk.approach(place.at()).alongM() - BEFORE_ARRIVAL_M);
+                return new Aim(walk.at(along).point(), place.groundM(), before.level(), false);
+            }));
+        }
+        return Optional.empty();
+    }
+
+    /** At most {@code most} poses, the most promising first. */
+    List<Posed> best(int most) {
+        Map<PlanPoint, RaysFrom> rays = new HashMap<>();
+        Map<String, List<Posed>> stretches = new HashMap<>();
+        for (Mount mount : Mount.on(house.plan())) {
+            RaysFrom from = rays.computeIfAbsent(mount.at(), at -> house.crossings().from(at.xM(), at.yM()));
+            String stretch = Math.floor(mount.at().xM() / STRETCH_M) + "/" + Math.floor(mount.at().yM() / STRETCH_M) + "/" + mount.outwardDeg();
+            for (CameraPose pose : poses(mount, from)) {
+                double worth = worth(new Eye(from, model.lens(), pose));
+                if (worth > 0) {
+                    stretches.computeIfAbsent(stretch, s -> new ArrayList<>()).add(new Posed(mount, pose, worth));
+                }
+            }
+        }
+        Comparator<Posed> byWorth = Comparator.comparingDouble(Posed::worth).reversed();
+        return stretches.values().stream()
+                .flatMap(posed -> posed.stream().sorted(byWorth).limit(KEPT_A_STRETCH))
+                .sorted(byWorth.thenComparing(posed -> posed.pose().toString()))
+                .limit(most).toList();
+    }
+
+    /** Straight at each aim in clear sight, and between each two of them that fit into one picture. */
+    private List<CameraPose> poses(Mount mount, RaysFrom from) {
+        List<CameraPose> poses = new ArrayList<>();
+        List<Aim> clear = aims.stream().filter(aim -> from.inSight(mount.heightM(), aim.at().xM(), aim.at().yM(), aim.groundM() + Place.FACE_M)).toList();
+        for (int i = 0; i < clear.size(); i++) {
+            add(poses, mount, mount.at().headingToDeg(clear.get(i).at()), tiltDeg(mount, clear.get(i)));
+            for (int j = i + 1; j < clear.size(); j++) {
+                double one = mount.at().headingToDeg(clear.get(i).at());
+                double turn = (mount.at().headingToDeg(clear.get(j).at()) - one + 540) % 360 - 180;
+                if (Math.abs(turn) < 0.9 * model.lens().hfovDeg()) {
+                    add(poses, mount, one + turn / 2, (tiltDeg(mount, clear.get(i)) + tiltDeg(mount, clear.get(j))) / 2);
+                }
+            }
+        }
+        return poses;
+    }
+
+    private static void add(List<CameraPose> poses, Mount mount, double headingDeg, double tiltDeg) {
+        double aside = Math.abs((headingDeg - mount.outwardDeg() + 540) % 360 - 180);
+        if (mount.soffit() || aside <= MOST_ASIDE_DEG) {
+            poses.add(new CameraPose(mount.at().xM(), mount.at().yM(), mount.heightM(), Math.round(headingDeg), Math.round(tiltDeg)));
+        }
+    }
+
+    private double tiltDeg(Mount mount, Aim aim) {
+        double down = Math.toDegrees(Math.atan2(mount.heightM() - aim.groundM() - Place.FACE_M, mount.at().distanceM(aim.at())));
+        return Math.max(LEAST_TILT_DEG, Math.min(MOST_TILT_DEG, down + FACE_ABOVE_MIDDLE_SHARE * Projection.vfovDeg(model.lens())));
+    }
+
+    /** Each aim met counts one; how far its level is overfulfilled breaks ties. */
+    private double worth(Eye eye) {
+        LensSpec lens = model.lens();
+        double worth = 0;
+        for (Aim aim : aims) {
+            double distance = aim.at().distanceM(eye.pose().onPlan());
+            boolean steep = aim.level().compareTo(DetailLevel.RECOGNISE) >= 0
+                    && Sightline.faceAngleDeg(eye.pose().heightM(), aim.groundM(), distance) > Sightline.USABLE_FACE_DEG;
+            boolean dark = aim.night() && distance > lens.nightRangeM();
+            double density = steep || dark ? 0 : eye.faceDensityPxPerM(aim.at(), aim.groundM());
+            if (density >= aim.level().pxPerM()) {
+                worth += 1 + 0.1 * Math.min(1, density / aim.level().pxPerM() - 1);
+            }
+        }
+        return worth;
+    }
+}

@@ -1,0 +1,76 @@
+package roofnest.core.view;
+
+import roofnest.core.plan.HousePlan;
+import roofnest.core.plan.PlanPoint;
+import roofnest.core.plan.SpacePoint;
+import roofnest.core.plan.Storey;
+import roofnest.core.plan.Wall;
+
+/**
+ * What is so near to a lens that its own infrared or spotlight comes back from it and blinds the picture at night: any
+ * surface inside the field of view nearer than {@link #CLEAR_M}, and a soffit nearer than {@link #SOFFIT_M} above.
+ *
+ * @param nearestM of a surface inside the field of view, metres; {@link #LOOKED_M} when there is none that near
+ * @param soffitM of the ceiling or eaves above the lens, metres; {@link #LOOKED_M} when there is none that near
+ * @param insideWall whether the lens itself is inside a wall's thickness
+ */
+public record Bounce(double nearestM, double soffitM, boolean insideWall) {
+    public static final double CLEAR_M = 0.6;
+    public static final double SOFFIT_M = 0.3;
+    /** Farther than this nothing is looked for, metres. */
+    public static final double LOOKED_M = 3;
+    private static final int ACROSS = 25;
+    private static final int DOWN = 15;
+
+    public static Bounce of(HousePlan plan, Eye eye) {
+        return new Bounce(nearest(eye), soffit(plan, eye.pose()), insideWall(plan, eye.pose()));
+    }
+
+    /** The nearest surface, with a near soffit counted in full proportion: as far from its limit as it would be from a wall's. */
+    public double worstM() {
+        return insideWall ? 0 : Math.min(nearestM, soffitM * CLEAR_M / SOFFIT_M);
+    }
+
+    private static double nearest(Eye eye) {
+        double nearest = LOOKED_M;
+        Projection projection = eye.projection();
+        SpacePoint lens = projection.eye();
+        for (int row = 0; row < DOWN; row++) {
+            for (int column = 0; column < ACROSS; column++) {
+                double[] d = projection.direction(new Projection.Pixel(
+                        column / (ACROSS - 1.0) * eye.lens().widthPx(), row / (DOWN - 1.0) * eye.lens().heightPx()));
+                double[] first = {1};
+                eye.rays().walk(lens.zM(), lens.xM() + LOOKED_M * d[0], lens.yM() + LOOKED_M * d[1], lens.zM() + LOOKED_M * d[2],
+                        (material, thicknessM, share) -> {
+                            first[0] = Math.min(first[0], share);
+                            return true;
+                        });
+                nearest = Math.min(nearest, first[0] * LOOKED_M);
+            }
+        }
+        return nearest;
+    }
+
+    /** Floors of upper storeys jut out over what stands under them. */
+    private static double soffit(HousePlan plan, CameraPose pose) {
+        double least = LOOKED_M;
+        for (Storey storey : plan.storeys()) {
+            double above = storey.floorM() - pose.heightM();
+            if (!storey.slab().isEmpty() && above >= 0 && above < least && storey.covers(pose.onPlan())) {
+                least = above;
+            }
+        }
+        return least;
+    }
+
+    private static boolean insideWall(HousePlan plan, CameraPose pose) {
+        for (Wall wall : plan.walls()) {
+            double base = plan.baseM(wall);
+            PlanPoint at = pose.onPlan();
+            if (pose.heightM() >= base && pose.heightM() <= base + wall.heightM() && wall.covers(at)) {
+                return true;
+            }
+        }
+        return false;
+    }
+}

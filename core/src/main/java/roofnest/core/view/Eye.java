@@ -1,0 +1,71 @@
+package roofnest.core.view;
+
+import java.util.Optional;
+
+import roofnest.core.catalogue.LensSpec;
+import roofnest.core.plan.Place;
+import roofnest.core.plan.PlanPoint;
+import roofnest.core.plan.RaysFrom;
+import roofnest.core.plan.SpacePoint;
+import roofnest.core.plan.WallCrossings;
+
+/**
+ * One lens in one pose over one plan: its projection, and the plan's obstacles indexed by the direction in which it sees
+ * them. Whatever asks many rays of a camera asks them here. Never changes.
+ */
+public final class Eye {
+    private final LensSpec lens;
+    private final CameraPose pose;
+    private final Projection projection;
+    private final RaysFrom rays;
+
+    public Eye(WallCrossings crossings, LensSpec lens, CameraPose pose) {
+        this(crossings.from(pose.xM(), pose.yM()), lens, pose);
+    }
+
+    /** @param rays from the pose's own point */
+    public Eye(RaysFrom rays, LensSpec lens, CameraPose pose) {
+        this.lens = lens;
+        this.pose = pose;
+        this.projection = new Projection(lens, pose);
+        this.rays = rays;
+    }
+
+    public LensSpec lens() {
+        return lens;
+    }
+
+    public CameraPose pose() {
+        return pose;
+    }
+
+    public Projection projection() {
+        return projection;
+    }
+
+    RaysFrom rays() {
+        return rays;
+    }
+
+    /** Whether nothing that light cannot pass stands between the lens and a point; the point may be outside the picture. */
+    public boolean clearTo(double xM, double yM, double zM) {
+        return rays.inSight(pose.heightM(), xM, yM, zM);
+    }
+
+    /** Where a point is in the picture; empty when it is outside the frame or hidden. */
+    public Optional<Projection.Pixel> sees(SpacePoint point) {
+        return projection.pixel(point).filter(projection::inFrame).filter(pixel -> clearTo(point.xM(), point.yM(), point.zM()));
+    }
+
+    /** Density of the face of somebody who stands on ground at {@code groundM}, px/m; 0 when it is not seen. */
+    public double faceDensityPxPerM(PlanPoint at, double groundM) {
+        SpacePoint face = SpacePoint.at(at, groundM + Place.FACE_M);
+        return sees(face).isPresent() ? PixelDensity.atPxPerM(projection, face) : 0;
+    }
+
+    /** Bearing of a point from the middle of the picture, degrees from −180 to 180. */
+    public double bearingDeg(PlanPoint point) {
+        double bearing = pose.onPlan().headingToDeg(point) - pose.headingDeg();
+        return ((bearing + 540) % 360) - 180;
+    }
+}
