@@ -66,6 +66,9 @@ export function startDrawing() {
   for (const button of root.querySelectorAll("[data-tool]")) {
     button.addEventListener("click", () => choose(button.dataset.tool));
   }
+  document.getElementById("wall-material").addEventListener("change", (event) => {
+    document.getElementById("wall-thickness").value = Number(event.target.selectedOptions[0].dataset.thickness).toFixed(2);
+  });
   const offer = { door: 1, window: 1, gap: 1 };
   document.getElementById("opening-kind").addEventListener("change", (event) => {
     if (offer[event.target.value]) {

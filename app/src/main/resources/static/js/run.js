@@ -1,5 +1,5 @@
 // A run's page: keys for the answers, the countdown, the stand-in's blinking light.
-import { isTyping } from "./app.js";
+import { isTyping } from "./exchange.js";
 
 export function startRun() {
   const step = document.getElementById("run-step");

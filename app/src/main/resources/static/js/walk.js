@@ -2,7 +2,7 @@
 
 import { onDrawing } from "./exchange.js";
 
-const WORDS = { asleep: "not noticed yet", watching: "watching, nothing kept", waking: "waking up", recording: "recording" };
+const WORDS = { asleep: "the camera sleeps", watching: "the camera watches and keeps nothing", waking: "the camera wakes up", recording: "the camera records" };
 
 export function startWalk({ plan }) {
   const slider = document.getElementById("walk-slider");
@@ -37,7 +37,7 @@ export function startWalk({ plan }) {
     const [body, head] = document.querySelectorAll(".picture-walker path");
     body.setAttribute("d", frame.body);
     head.setAttribute("d", frame.head);
-    now.textContent = `After ${frame.at.toFixed(1)} s the camera is ${WORDS[frame.doing]}; face ${frame.density}.`;
+    now.textContent = `After ${frame.at.toFixed(1)} s ${WORDS[frame.doing]}; face ${frame.density}.`;
     now.className = `walk-now ${frame.doing}`;
   }
 

@@ -26,7 +26,7 @@ class StagePagesTest {
         String page = mvc.perform(get("/").with(user(demo.staff("odile")))).andReturn().getResponse().getContentAsString();
         assertThat(page.indexOf("Tansley")).isLessThan(page.indexOf("Verrall"));
         assertThat(page.indexOf("Verrall")).isLessThan(page.indexOf("Peverell"));
-        assertThat(page).contains("alerts all day from the road", "· overdue", "7 households");
+        assertThat(page).contains("alerts all day from the road", "· overdue", "8 households");
     }
 
     @Test

@@ -26,9 +26,11 @@ class DemoWorld implements ApplicationRunner {
     private final Hiring hiring;
     private final DemoQuiller quiller;
     private final DemoNeighbours neighbours;
+    private final DemoMaltings maltings;
     private final Clock clock;
 
-    DemoWorld(FirmRepository firms, Hiring hiring, DemoQuiller quiller, DemoNeighbours neighbours, Clock clock) {
+    DemoWorld(FirmRepository firms, Hiring hiring, DemoQuiller quiller, DemoNeighbours neighbours, DemoMaltings maltings, Clock clock) {
+        this.maltings = maltings;
         this.firms = firms;
         this.hiring = hiring;
         this.quiller = quiller;
@@ -49,6 +51,7 @@ class DemoWorld implements ApplicationRunner {
         Staff jory = firms.findByEmail("jory@ladderhall.example").orElseThrow();
         quiller.make(jory, today);
         neighbours.make(jory, today);
+        maltings.make(jory, today);
 
         long marram = hiring.foundFirm("Marram Lane", person("Petra Vayle", "petra@marramlane.example", Role.OWNER));
         neighbours.makeOther(marram, firms.findByEmail("petra@marramlane.example").orElseThrow(), today);

@@ -83,7 +83,7 @@ public class HouseholdRepository {
     }
 
     public void setPlan(long id, String document) {
-        jdbc.sql("update household set plan = :plan::jsonb, version = version + 1 where id = :id")
+        jdbc.sql("update household set plan = :plan::jsonb, plan_version = plan_version + 1, version = version + 1 where id = :id")
                 .param("id", id)
                 .param("plan", document)
                 .update();

@@ -7,6 +7,7 @@ import java.util.List;
 import roofnest.app.survey.PictureView;
 import roofnest.app.survey.Svg;
 import roofnest.core.judge.Camera;
+import roofnest.core.motion.Track;
 import roofnest.core.motion.WalkTest;
 import roofnest.core.motion.Walker;
 import roofnest.core.plan.Ground;
@@ -34,12 +35,12 @@ record LiveScene(String path, List<PictureView.Shape> shapes, List<Frame> frames
 
     static LiveScene of(HousePlan plan, Camera camera) {
         Eye eye = new Eye(new WallCrossings(plan), camera.model().lens(), camera.pose());
-        WalkTest test = new WalkTest(new Ground(plan), camera.model(), eye, camera.zones());
+        WalkTest test = new WalkTest(camera.model(), eye, camera.zones());
         Walk best = plan.paths().stream()
-                .max(Comparator.comparingDouble(walk -> walk(test, walk, camera).bestDensityPxPerM()))
+                .max(Comparator.comparingDouble(walk -> walk(test, plan, walk, camera).bestDensityPxPerM()))
                 .orElseGet(() -> new Walk("none", "across the picture", List.of(
                         camera.pose().onPlan().towards(camera.pose().headingDeg() - 30, 5), camera.pose().onPlan().towards(camera.pose().headingDeg() + 30, 5))));
-        WalkTest.Capture capture = walk(test, best, camera);
+        WalkTest.Capture capture = walk(test, plan, best, camera);
         CameraPicture picture = new CameraPicture(plan, camera.model().lens(), camera.pose());
         List<Frame> frames = new ArrayList<>();
         for (int i = 0; i < capture.moments().size(); i += STEPS_A_FRAME) {
@@ -48,8 +49,8 @@ record LiveScene(String path, List<PictureView.Shape> shapes, List<Frame> frames
         return new LiveScene(best.name(), picture.shapes(List.of()).stream().map(PictureView::shape).toList(), frames, capture);
     }
 
-    private static WalkTest.Capture walk(WalkTest test, Walk walk, Camera camera) {
-        return test.walk(walk, Walker.GROWN, DetailLevel.RECOGNISE, camera.settings().clipSeconds());
+    private static WalkTest.Capture walk(WalkTest test, HousePlan plan, Walk walk, Camera camera) {
+        return test.walk(new Track(walk, Walker.GROWN, new Ground(plan)), DetailLevel.RECOGNISE, camera.settings().clipSeconds());
     }
 
     private static Frame frame(CameraPicture picture, Eye eye, WalkTest.Moment moment) {

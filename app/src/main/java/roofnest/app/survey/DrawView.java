@@ -29,6 +29,10 @@ import roofnest.core.plan.Wall;
 record DrawView(
         PlanDrawing drawing, List<Storey> storeys, Storey storey, int version, Optional<String> undo, Optional<String> redo, List<Item> items,
         Optional<UnderlayView> underlay, double latitudeDeg, double northDeg, String size, String counts) {
+    private static final double SHEET_WIDTH_M = 20;
+    private static final double SHEET_HEIGHT_M = 14;
+    private static final double ROOM_M = 2;
+
     /**
      * Something that can be selected.
      *
@@ -57,10 +61,22 @@ record DrawView(
                 items.add(point(PlanEdits.labelId(i), "label", label.text(), label.at(), Optional.empty(), Optional.empty()));
             }
         }
-        return new DrawView(PlanDrawing.of(plan, storey), plan.storeys(), storey, state.version(), state.undo(), state.redo(), items,
+        return new DrawView(PlanDrawing.of(plan, storey, sheet(plan)), plan.storeys(), storey, state.version(), state.undo(), state.redo(), items,
                 underlay.map(u -> new UnderlayView(u.xM(), -u.yM(), u.widthPx() * u.metresPerPx(), u.heightPx() * u.metresPerPx())),
                 plan.latitudeDeg(), plan.trueNorthDeg(),
-                plan.walls().size() + " walls, " + plan.areas().size() + " areas, " + plan.paths().size() + " paths, " + plan.places().size() + " places", counts);
+                String.join(", ", count(plan.walls().size(), "wall"), count(plan.areas().size(), "area"), count(plan.paths().size(), "path"),
+                        count(plan.places().size(), "place")), counts);
+    }
+
+    /** Room to draw on: everything that is there, and at least a plot's worth of paper. */
+    private static double[] sheet(HousePlan plan) {
+        double[] box = plan.extentM();
+        return new double[] {Math.min(box[0], 0) - ROOM_M, Math.min(box[1], 0) - ROOM_M, Math.max(box[2], SHEET_WIDTH_M) + ROOM_M,
+            Math.max(box[3], SHEET_HEIGHT_M) + ROOM_M};
+    }
+
+    private static String count(int count, String what) {
+        return count + " " + what + (count == 1 ? "" : "s");
     }
 
     Optional<Item> item(String id) {

@@ -56,6 +56,17 @@ record Look(
                 height(said.get("mapHeight")), said.getOrDefault("contours", ""));
     }
 
+    /** Whether a layer of the plan is shown at first: each panel shows what belongs to it, so that lines do not crowd. */
+    public boolean shows(String layer) {
+        return switch (panel) {
+            case PROMISES -> true;
+            case SIGNAL -> layer.equals("signal");
+            case WALKS -> !layer.equals("signal");
+            case SUN -> layer.equals("view");
+            case SPOTS -> !layer.equals("walks");
+        };
+    }
+
     LocalDate date() {
         return LocalDate.ofYearDay(REFERENCE_YEAR, dayOfYear);
     }

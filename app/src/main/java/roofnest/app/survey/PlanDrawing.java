@@ -48,7 +48,11 @@ public record PlanDrawing(
     public record Marker(String id, String kind, String name, double x, double y, double radiusM) {}
 
     public static PlanDrawing of(HousePlan plan, Storey storey) {
-        double[] box = plan.extentM();
+        return of(plan, storey, plan.extentM());
+    }
+
+    /** @param box of what is shown, metres: least x and y, greatest x and y */
+    static PlanDrawing of(HousePlan plan, Storey storey, double[] box) {
         double minX = box[0] - MARGIN_M;
         double minY = -box[3] - MARGIN_M;
         double width = box[2] - box[0] + 2 * MARGIN_M;

@@ -43,8 +43,8 @@ record WalkPanel(String path, double walkS, List<Leg> legs, List<Tick> ticks, Li
     static Optional<WalkPanel> of(House house, Camera at, Eye eye, Look look) {
         Optional<Walk> walk = house.plan().path(look.pathId()).or(() -> house.plan().paths().stream().findFirst());
         return walk.map(path -> {
-            WalkTest.Capture capture = new WalkTest(house.ground(), at.model(), eye, at.zones())
-                    .walk(path, look.walker(), DetailLevel.RECOGNISE, at.settings().clipSeconds());
+            WalkTest.Capture capture = new WalkTest(at.model(), eye, at.zones())
+                    .walk(house.track(path, look.walker()), DetailLevel.RECOGNISE, at.settings().clipSeconds());
             return new WalkPanel(path.name(), capture.walkS(), legs(capture), ticks(path, capture, look.walker().speedMPerS()), marks(capture),
                     figures(capture), frames(house, eye, look, capture));
         });

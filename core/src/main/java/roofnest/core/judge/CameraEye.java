@@ -29,6 +29,7 @@ final class CameraEye {
     private final Eye eye;
     private final Map<String, Privacy.Exposure> exposures = new ConcurrentHashMap<>();
     private final Map<Passing, OptionalDouble> passings = new ConcurrentHashMap<>();
+    private Privacy privacy;
     private Bounce bounce;
 
     /** All that the answers depend on besides the house. */
@@ -63,13 +64,20 @@ final class CameraEye {
     }
 
     Privacy.Exposure exposure(Area area) {
-        return exposures.computeIfAbsent(area.id(), id -> Privacy.of(eye, area, key.model().mask(), key.masked()));
+        return exposures.computeIfAbsent(area.id(), id -> privacy().of(area, key.masked()));
     }
 
     /** When a grown person on the path is first on a kept frame at the level, seconds after the path's start. */
     OptionalDouble firstAtLevelS(Walk path, DetailLevel level) {
-        return passings.computeIfAbsent(new Passing(path.id(), level), passing -> new WalkTest(house.ground(), key.model(), eye, key.zones())
-                .firstAtLevelS(path, Walker.GROWN, level, key.clipSeconds()));
+        return passings.computeIfAbsent(new Passing(path.id(), level), passing -> new WalkTest(key.model(), eye, key.zones())
+                .firstAtLevelS(house.track(path, Walker.GROWN), level, key.clipSeconds()));
+    }
+
+    private synchronized Privacy privacy() {
+        if (privacy == null) {
+            privacy = new Privacy(eye, key.model().mask());
+        }
+        return privacy;
     }
 
     synchronized Bounce bounce() {

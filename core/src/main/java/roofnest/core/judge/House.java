@@ -1,10 +1,15 @@
 package roofnest.core.judge;
 
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 import roofnest.core.catalogue.LensSpec;
+import roofnest.core.motion.Track;
+import roofnest.core.motion.Walker;
 import roofnest.core.plan.Ground;
 import roofnest.core.plan.HousePlan;
+import roofnest.core.plan.Walk;
 import roofnest.core.plan.WallCrossings;
 import roofnest.core.radio.Reading;
 import roofnest.core.radio.SignalModel;
@@ -23,8 +28,11 @@ public final class House {
     private final WallCrossings crossings;
     private final Ground ground;
     private final SignalModel signal;
+    private final Map<Way, Track> tracks = new ConcurrentHashMap<>();
     private Scene scene;
     private SunTrack sun;
+
+    private record Way(String pathId, Walker walker) {}
 
     public House(HousePlan plan, List<Reading> readings) {
         this.plan = plan;
@@ -56,6 +64,10 @@ public final class House {
 
     public Eye eye(LensSpec lens, CameraPose pose) {
         return new Eye(crossings, lens, pose);
+    }
+
+    public Track track(Walk path, Walker walker) {
+        return tracks.computeIfAbsent(new Way(path.id(), walker), way -> new Track(path, walker, ground));
     }
 
     public synchronized Scene scene() {

@@ -8,10 +8,8 @@ import java.util.OptionalDouble;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.MotionSpec;
 import roofnest.core.lang.Require;
-import roofnest.core.plan.Ground;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.SpacePoint;
-import roofnest.core.plan.Walk;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.view.Eye;
 import roofnest.core.view.PixelDensity;
@@ -20,7 +18,7 @@ import roofnest.core.view.Sightline;
 import roofnest.core.view.Zone;
 
 /**
- * Somebody walks a path of the plan in front of one camera, in steps of {@value #STEP_S} s.
+ * Somebody walks a path of the plan in front of one camera, in the steps of a {@link Track}.
  *
  * <p>A passive-infrared sensor feels movement across its field: its range shrinks with |sin| of the angle between the
  * walk and the line of sight, down to a quarter, and it triggers when two of its wedges of {@link #WEDGE_DEG} have been
@@ -28,7 +26,6 @@ import roofnest.core.view.Zone;
  * a zone where zones are drawn, and keeps its pre-roll. Recording starts a wake time after the trigger.
  */
 public final class WalkTest {
-    public static final double STEP_S = 0.05;
     private static final double WEDGE_DEG = 6;
     private static final int WEDGES_TO_TRIGGER = 2;
     private static final double PICTURE_S = 0.4;
@@ -37,13 +34,11 @@ public final class WalkTest {
     /** The warm part of a body that a sensor feels, as a share of its height. */
     private static final double TORSO_SHARE = 0.6;
 
-    private final Ground ground;
     private final DeviceModel model;
     private final Eye eye;
     private final List<Zone> zones;
 
-    public WalkTest(Ground ground, DeviceModel model, Eye eye, List<Zone> zones) {
-        this.ground = ground;
+    public WalkTest(DeviceModel model, Eye eye, List<Zone> zones) {
         this.model = model;
         this.eye = eye;
         this.zones = List.copyOf(zones);
@@ -76,14 +71,13 @@ public final class WalkTest {
 
         /** The moment nearest to a time; the last one past the end. */
         public Moment at(double seconds) {
-            return moments.get((int) Math.max(0, Math.min(moments.size() - 1.0, Math.round(seconds / STEP_S))));
+            return moments.get((int) Math.max(0, Math.min(moments.size() - 1.0, Math.round(seconds / Track.STEP_S))));
         }
     }
 
     /** The whole walk, moment by moment. */
-    public Capture walk(Walk walk, Walker walker, DetailLevel level, double clipSeconds) {
-        double walkS = walk.lengthM() / walker.speedMPerS();
-        OptionalDouble trigger = trigger(walk, walker, walkS);
+    public Capture walk(Track track, DetailLevel level, double clipSeconds) {
+        OptionalDouble trigger = trigger(track);
         OptionalDouble first = firstFrame(trigger);
         double lastS = first.isPresent() ? first.getAsDouble() + checkedClip(clipSeconds) : -1;
         OptionalDouble firstAtLevel = OptionalDouble.empty();
@@ -91,35 +85,34 @@ public final class WalkTest {
         double best = 0;
         double bestAngle = 0;
         double atLevel = 0;
-        for (int step = 0; step * STEP_S <= walkS; step++) {
-            double atS = step * STEP_S;
-            PlanPoint point = walk.at(atS * walker.speedMPerS()).point();
+        for (int step = 0; step < track.steps(); step++) {
+            double atS = step * Track.STEP_S;
+            PlanPoint point = track.point(step);
             Doing doing = doing(atS, trigger, first, lastS);
-            double density = density(point, walker);
-            moments.add(new Moment(atS, point, ground.heightM(point), doing, density));
+            double density = density(track, step);
+            moments.add(new Moment(atS, point, track.groundM(step), doing, density));
             if (doing == Doing.RECORDING && density >= level.pxPerM()) {
-                atLevel += STEP_S;
+                atLevel += Track.STEP_S;
                 firstAtLevel = firstAtLevel.isPresent() ? firstAtLevel : OptionalDouble.of(atS);
             }
             if (doing == Doing.RECORDING && density > best) {
                 best = density;
-                bestAngle = Sightline.faceAngleDeg(eye.pose().heightM(), ground.heightM(point), point.distanceM(eye.pose().onPlan()));
+                bestAngle = Sightline.faceAngleDeg(eye.pose().heightM(), track.groundM(step), point.distanceM(eye.pose().onPlan()));
             }
         }
-        return new Capture(trigger, first, firstAtLevel, best, bestAngle, atLevel, walkS, moments);
+        return new Capture(trigger, first, firstAtLevel, best, bestAngle, atLevel, track.walkS(), moments);
     }
 
     /** When the first kept frame shows the face at the level, seconds after the start, without the rest of the walk. */
-    public OptionalDouble firstAtLevelS(Walk walk, Walker walker, DetailLevel level, double clipSeconds) {
-        double walkS = walk.lengthM() / walker.speedMPerS();
-        OptionalDouble first = firstFrame(trigger(walk, walker, walkS));
+    public OptionalDouble firstAtLevelS(Track track, DetailLevel level, double clipSeconds) {
+        OptionalDouble first = firstFrame(trigger(track));
         if (first.isEmpty()) {
             return OptionalDouble.empty();
         }
-        double lastS = Math.min(walkS, first.getAsDouble() + checkedClip(clipSeconds));
-        for (int step = (int) Math.ceil(first.getAsDouble() / STEP_S); step * STEP_S <= lastS; step++) {
-            if (density(walk.at(step * STEP_S * walker.speedMPerS()).point(), walker) >= level.pxPerM()) {
-                return OptionalDouble.of(step * STEP_S);
+        double lastS = first.getAsDouble() + checkedClip(clipSeconds);
+        for (int step = (int) Math.ceil(first.getAsDouble() / Track.STEP_S); step < track.steps() && step * Track.STEP_S <= lastS; step++) {
+            if (density(track, step) >= level.pxPerM()) {
+                return OptionalDouble.of(step * Track.STEP_S);
             }
         }
         return OptionalDouble.empty();
@@ -142,32 +135,31 @@ public final class WalkTest {
         return waking ? Doing.WAKING : model.motion().sensing() == MotionSpec.Sensing.PICTURE ? Doing.WATCHING : Doing.ASLEEP;
     }
 
-    private double density(PlanPoint point, Walker walker) {
-        SpacePoint face = SpacePoint.at(point, ground.heightM(point) + walker.faceM());
+    private double density(Track track, int step) {
+        SpacePoint face = new SpacePoint(track.x(step), track.y(step), track.groundM(step) + track.walker().faceM());
         return eye.sees(face).isPresent() ? PixelDensity.atPxPerM(eye.projection(), face) : 0;
     }
 
-    private OptionalDouble trigger(Walk walk, Walker walker, double walkS) {
+    private OptionalDouble trigger(Track track) {
         Integer wedge = null;
         int crossed = 0;
         double inPictureS = 0;
-        for (int step = 0; step * STEP_S <= walkS; step++) {
-            double atS = step * STEP_S;
-            Walk.Position position = walk.at(atS * walker.speedMPerS());
-            boolean felt = feels(position, walker);
-            if (model.motion().sensing() == MotionSpec.Sensing.PICTURE) {
-                inPictureS = felt ? inPictureS + STEP_S : 0;
+        boolean watches = model.motion().sensing() == MotionSpec.Sensing.PICTURE;
+        for (int step = 0; step < track.steps(); step++) {
+            boolean felt = feels(track, step);
+            if (watches) {
+                inPictureS = felt ? inPictureS + Track.STEP_S : 0;
                 if (inPictureS >= PICTURE_S) {
-                    return OptionalDouble.of(atS);
+                    return OptionalDouble.of(step * Track.STEP_S);
                 }
             } else if (felt) {
-                int now = (int) Math.floor(eye.bearingDeg(position.point()) / WEDGE_DEG);
+                int now = (int) Math.floor(eye.bearingDeg(track.point(step)) / WEDGE_DEG);
                 if (wedge != null && now != wedge) {
                     crossed++;
                 }
                 wedge = now;
                 if (crossed >= WEDGES_TO_TRIGGER) {
-                    return OptionalDouble.of(atS);
+                    return OptionalDouble.of(step * Track.STEP_S);
                 }
             } else {
                 wedge = null;
@@ -177,20 +169,27 @@ public final class WalkTest {
         return OptionalDouble.empty();
     }
 
-    private boolean feels(Walk.Position position, Walker walker) {
+    private boolean feels(Track track, int step) {
         MotionSpec motion = model.motion();
-        PlanPoint point = position.point();
-        double distance = point.distanceM(eye.pose().onPlan());
-        if (distance > motion.rangeM() || Math.abs(eye.bearingDeg(point)) > motion.fanDeg() / 2) {
+        double east = track.x(step) - eye.pose().xM();
+        double north = track.y(step) - eye.pose().yM();
+        double distance = Math.sqrt(east * east + north * north);
+        if (distance > motion.rangeM() || !inFan(east, north, distance)) {
             return false;
         }
-        SpacePoint torso = SpacePoint.at(point, ground.heightM(point) + TORSO_SHARE * walker.heightM());
+        double torsoM = track.groundM(step) + TORSO_SHARE * track.walker().heightM();
         if (motion.sensing() == MotionSpec.Sensing.INFRARED) {
-            double across = Math.toRadians(position.headingDeg() - eye.pose().onPlan().headingToDeg(point));
-            return distance <= motion.rangeM() * Math.max(RANGE_FLOOR, Math.abs(Math.sin(across)))
-                    && eye.clearTo(torso.xM(), torso.yM(), torso.zM());
+            double heading = track.headingRad(step);
+            // |sin| of the angle between the walk and the line of sight, as a cross product.
+            double across = distance == 0 ? 1 : Math.abs(Math.sin(heading) * north - Math.cos(heading) * east) / distance;
+            return distance <= motion.rangeM() * Math.max(RANGE_FLOOR, across) && eye.clearTo(track.x(step), track.y(step), torsoM);
         }
-        Optional<Projection.Pixel> pixel = eye.sees(torso);
+        Optional<Projection.Pixel> pixel = eye.sees(new SpacePoint(track.x(step), track.y(step), torsoM));
         return pixel.isPresent() && (zones.isEmpty() || zones.stream().anyMatch(zone -> zone.contains(pixel.get(), eye.lens())));
+    }
+
+    private boolean inFan(double east, double north, double distance) {
+        double heading = Math.toRadians(eye.pose().headingDeg());
+        return east * Math.sin(heading) + north * Math.cos(heading) >= distance * Math.cos(Math.toRadians(model.motion().fanDeg() / 2));
     }
 }

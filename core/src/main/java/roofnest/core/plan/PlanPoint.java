@@ -28,7 +28,9 @@ public record PlanPoint(double xM, double yM) {
     }
 
     public double distanceM(PlanPoint other) {
-        return Math.hypot(xM - other.xM, yM - other.yM);
+        double dx = xM - other.xM;
+        double dy = yM - other.yM;
+        return Math.sqrt(dx * dx + dy * dy);
     }
 
     /** The point this far along a heading clockwise from north (y), in degrees. */

@@ -1,8 +1,8 @@
 package roofnest.core.plan;
 
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
-import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * What rays from one point of the plan go through, for the many thousand rays that a map, a picture or a walk asks about.
@@ -12,8 +12,8 @@ import java.util.List;
  */
 public final class RaysFrom {
     private static final int SECTORS = 256;
-    /** A sector takes in what reaches this near to its edge, so that rounding loses nothing. */
-    private static final double EDGE_DEG = 0.01;
+    /** A sector takes in what reaches this near to its edge, so that rounding loses nothing; in quarters of a turn. */
+    private static final double EDGE_QUARTERS = 1e-6;
 
     private final WallCrossings crossings;
     private final double xM;
@@ -25,24 +25,28 @@ public final class RaysFrom {
         this.crossings = crossings;
         this.xM = xM;
         this.yM = yM;
-        this.nearestM = new double[crossings.size()];
-        List<List<Integer>> found = new ArrayList<>();
-        for (int sector = 0; sector < SECTORS; sector++) {
-            found.add(new ArrayList<>());
-        }
-        for (int i = 0; i < crossings.size(); i++) {
+        int count = crossings.size();
+        this.nearestM = new double[count];
+        for (int i = 0; i < count; i++) {
             nearestM[i] = crossings.nearestM(i, xM, yM);
-            double[] arc = crossings.arcDeg(i, xM, yM);
-            int first = sectorAt(arc[0] - EDGE_DEG);
-            int last = sectorAt(arc[0] + arc[1] + EDGE_DEG);
-            int count = arc[1] >= 359 ? SECTORS : (last - first + SECTORS) % SECTORS + 1;
-            for (int step = 0; step < count; step++) {
-                found.get((first + step) % SECTORS).add(i);
+        }
+        int[][] found = new int[SECTORS][8];
+        int[] lengths = new int[SECTORS];
+        // Taken nearest first, so that every sector's own list is in that order.
+        for (int i : IntStream.range(0, count).boxed().sorted(Comparator.comparingDouble(i -> nearestM[i])).mapToInt(Integer::intValue).toArray()) {
+            double[] arc = crossings.arc(i, xM, yM);
+            int first = (int) Math.floor((arc[0] - EDGE_QUARTERS) * SECTORS / 4);
+            int last = (int) Math.floor((arc[1] + EDGE_QUARTERS) * SECTORS / 4);
+            for (int step = first; step <= Math.min(last, first + SECTORS - 1); step++) {
+                int sector = Math.floorMod(step, SECTORS);
+                if (lengths[sector] == found[sector].length) {
+                    found[sector] = Arrays.copyOf(found[sector], 2 * lengths[sector]);
+                }
+                found[sector][lengths[sector]++] = i;
             }
         }
         for (int sector = 0; sector < SECTORS; sector++) {
-            obstacles[sector] = found.get(sector).stream()
-                    .sorted(Comparator.comparingDouble(i -> nearestM[i])).mapToInt(Integer::intValue).toArray();
+            obstacles[sector] = Arrays.copyOf(found[sector], lengths[sector]);
         }
     }
 
@@ -80,18 +84,16 @@ public final class RaysFrom {
         return crossings.slabsBetween(xM, yM, fromZM, toXM, toYM, toZM);
     }
 
-    private static int sectorAt(double headingDeg) {
-        double heading = Math.toRadians(headingDeg);
-        return sector(Math.sin(heading), Math.cos(heading));
+    private static int sector(double dx, double dy) {
+        return Math.min(SECTORS - 1, (int) (quarters(dx, dy) * SECTORS / 4));
     }
 
-    /** Runs once round with the heading, clockwise from the y axis. */
-    private static int sector(double dx, double dy) {
+    /** Runs from 0 to 4 once round with the heading, clockwise from the y axis. */
+    static double quarters(double dx, double dy) {
         double size = Math.abs(dx) + Math.abs(dy);
         if (size == 0) {
             return 0;
         }
-        double quarter = dx >= 0 ? 1 - dy / size : 3 + dy / size;
-        return Math.min(SECTORS - 1, (int) (quarter * SECTORS / 4));
+        return dx >= 0 ? 1 - dy / size : 3 + dy / size;
     }
 }

@@ -15,7 +15,10 @@ public record SpacePoint(double xM, double yM, double zM) {
     }
 
     public double distanceM(SpacePoint other) {
-        return Math.sqrt(Math.pow(xM - other.xM, 2) + Math.pow(yM - other.yM, 2) + Math.pow(zM - other.zM, 2));
+        double dx = xM - other.xM;
+        double dy = yM - other.yM;
+        double dz = zM - other.zM;
+        return Math.sqrt(dx * dx + dy * dy + dz * dz);
     }
 
     public PlanPoint onPlan() {

@@ -183,30 +183,61 @@ public final class WallCrossings {
 
     /** The least distance of obstacle {@code i} from a point of the plan, metres. */
     double nearestM(int i, double x, double y) {
-        PlanPoint at = new PlanPoint(x, y);
         if (i >= bases.length) {
             Thing thing = rounds.get(i - bases.length);
-            return Math.max(0, thing.at().distanceM(at) - thing.radiusM());
+            double dx = thing.at().xM() - x;
+            double dy = thing.at().yM() - y;
+            return Math.max(0, Math.sqrt(dx * dx + dy * dy) - thing.radiusM());
         }
-        return Segments.distanceM(at, walls.get(i).from(), walls.get(i).to());
+        double wx = lines[4 * i + 2];
+        double wy = lines[4 * i + 3];
+        double ox = x - lines[4 * i];
+        double oy = y - lines[4 * i + 1];
+        double share = Math.max(0, Math.min(1, (ox * wx + oy * wy) / (wx * wx + wy * wy)));
+        double dx = ox - share * wx;
+        double dy = oy - share * wy;
+        return Math.sqrt(dx * dx + dy * dy);
     }
 
     /**
-     * The arc of headings under which obstacle {@code i} is seen from a point: {from, width} in degrees, the width 360
-     * when the point is in or on it.
+     * The arc under which obstacle {@code i} is seen from a point, clockwise from its first edge to its last, both in
+     * {@link RaysFrom#quarters}; all the way round when the point is in or on it.
      */
-    double[] arcDeg(int i, double x, double y) {
+    double[] arc(int i, double x, double y) {
         if (nearestM(i, x, y) < 1e-6) {
-            return new double[] {0, 360};
+            return new double[] {0, 4};
         }
-        PlanPoint at = new PlanPoint(x, y);
+        double ax;
+        double ay;
+        double bx;
+        double by;
         if (i >= bases.length) {
             Thing thing = rounds.get(i - bases.length);
-            double half = Math.toDegrees(Math.asin(Math.min(1, thing.radiusM() / thing.at().distanceM(at))));
-            return new double[] {at.headingToDeg(thing.at()) - half, 2 * half};
+            double dx = thing.at().xM() - x;
+            double dy = thing.at().yM() - y;
+            double half = Math.asin(Math.min(1, thing.radiusM() / Math.sqrt(dx * dx + dy * dy)));
+            double heading = Math.atan2(dx, dy);
+            ax = Math.sin(heading - half);
+            ay = Math.cos(heading - half);
+            bx = Math.sin(heading + half);
+            by = Math.cos(heading + half);
+        } else {
+            ax = lines[4 * i] - x;
+            ay = lines[4 * i + 1] - y;
+            bx = ax + lines[4 * i + 2];
+            by = ay + lines[4 * i + 3];
+            if (ax * by - ay * bx > 0) {
+                // It runs anticlockwise; seen from here its last end comes first.
+                double swap = ax;
+                ax = bx;
+                bx = swap;
+                swap = ay;
+                ay = by;
+                by = swap;
+            }
         }
-        double one = at.headingToDeg(walls.get(i).from());
-        double turn = (at.headingToDeg(walls.get(i).to()) - one + 540) % 360 - 180;
-        return turn >= 0 ? new double[] {one, turn} : new double[] {one + turn, -turn};
+        double from = RaysFrom.quarters(ax, ay);
+        double to = RaysFrom.quarters(bx, by);
+        return new double[] {from, to < from ? to + 4 : to};
     }
 }

@@ -3,9 +3,12 @@ package roofnest.core.spots;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.LensSpec;
@@ -36,7 +39,10 @@ final class Candidates {
     private static final double BEFORE_ARRIVAL_M = 3;
     /** Poses on one such stretch of wall compete with one another only, metres. */
     private static final double STRETCH_M = 1.5;
-    private static final int KEPT_A_STRETCH = 4;
+    private static final int KEPT_A_STRETCH = 6;
+    private static final double HALF_MET = 0.5;
+    /** Off its axis a rectilinear lens is denser; each aim is also tried this far off the middle, as shares of the field of view. */
+    private static final double[] OFF_MIDDLE_SHARES = {0, -0.3, 0.3};
 
     private final House house;
     private final DeviceModel model;
@@ -46,7 +52,16 @@ final class Candidates {
     private record Aim(PlanPoint at, double groundM, DetailLevel level, boolean night) {}
 
     /** A pose with what it was quickly seen to be worth. */
-    record Posed(Mount mount, CameraPose pose, double worth) {}
+    record Posed(Mount mount, CameraPose pose, double[] shares) {
+        /** Each aim met counts one and one nearly met half; how far a level is overfulfilled breaks ties. */
+        double worth() {
+            double worth = 0;
+            for (double share : shares) {
+                worth += share >= 1 ? 1 + 0.1 * Math.min(1, share - 1) : HALF_MET * share;
+            }
+            return worth;
+        }
+    }
 
     Candidates(House house, DeviceModel model, List<Promise> written) {
         this.house = house;
@@ -68,25 +83,41 @@ final class Candidates {
         return Optional.empty();
     }
 
-    /** At most {@code most} poses, the most promising first. */
+    /**
+     * At most {@code most} poses: the best few for each single aim, so that none is forgotten for being out of the way,
+     * then those that are worth most over all, the most promising first.
+     */
     List<Posed> best(int most) {
+        List<Posed> all = thinned();
+        Comparator<Posed> byWorth = Comparator.comparingDouble(Posed::worth).reversed().thenComparing(posed -> posed.pose().toString());
+        Set<Posed> chosen = new LinkedHashSet<>();
+        int each = Math.max(1, most / (2 * Math.max(1, aims.size())));
+        for (int aim = 0; aim < aims.size(); aim++) {
+            int index = aim;
+            all.stream().filter(posed -> posed.shares()[index] > 0)
+                    .sorted(Comparator.comparingDouble((Posed posed) -> posed.shares()[index]).reversed().thenComparing(byWorth))
+                    .limit(each).forEach(chosen::add);
+        }
+        all.stream().sorted(byWorth).takeWhile(posed -> chosen.size() < most).forEach(chosen::add);
+        return chosen.stream().sorted(byWorth).limit(most).toList();
+    }
+
+    /** Every pose that sees something, of each stretch of wall the best. */
+    private List<Posed> thinned() {
         Map<PlanPoint, RaysFrom> rays = new HashMap<>();
-        Map<String, List<Posed>> stretches = new HashMap<>();
+        Map<String, List<Posed>> stretches = new LinkedHashMap<>();
         for (Mount mount : Mount.on(house.plan())) {
             RaysFrom from = rays.computeIfAbsent(mount.at(), at -> house.crossings().from(at.xM(), at.yM()));
             String stretch = Math.floor(mount.at().xM() / STRETCH_M) + "/" + Math.floor(mount.at().yM() / STRETCH_M) + "/" + mount.outwardDeg();
             for (CameraPose pose : poses(mount, from)) {
-                double worth = worth(new Eye(from, model.lens(), pose));
-                if (worth > 0) {
-                    stretches.computeIfAbsent(stretch, s -> new ArrayList<>()).add(new Posed(mount, pose, worth));
+                Posed posed = new Posed(mount, pose, shares(new Eye(from, model.lens(), pose)));
+                if (posed.worth() > 0) {
+                    stretches.computeIfAbsent(stretch, s -> new ArrayList<>()).add(posed);
                 }
             }
         }
         Comparator<Posed> byWorth = Comparator.comparingDouble(Posed::worth).reversed();
-        return stretches.values().stream()
-                .flatMap(posed -> posed.stream().sorted(byWorth).limit(KEPT_A_STRETCH))
-                .sorted(byWorth.thenComparing(posed -> posed.pose().toString()))
-                .limit(most).toList();
+        return stretches.values().stream().flatMap(posed -> posed.stream().sorted(byWorth).limit(KEPT_A_STRETCH)).toList();
     }
 
     /** Straight at each aim in clear sight, and between each two of them that fit into one picture. */
@@ -94,7 +125,9 @@ final class Candidates {
         List<CameraPose> poses = new ArrayList<>();
         List<Aim> clear = aims.stream().filter(aim -> from.inSight(mount.heightM(), aim.at().xM(), aim.at().yM(), aim.groundM() + Place.FACE_M)).toList();
         for (int i = 0; i < clear.size(); i++) {
-            add(poses, mount, mount.at().headingToDeg(clear.get(i).at()), tiltDeg(mount, clear.get(i)));
+            for (double share : OFF_MIDDLE_SHARES) {
+                add(poses, mount, mount.at().headingToDeg(clear.get(i).at()) + share * model.lens().hfovDeg(), tiltDeg(mount, clear.get(i)));
+            }
             for (int j = i + 1; j < clear.size(); j++) {
                 double one = mount.at().headingToDeg(clear.get(i).at());
                 double turn = (mount.at().headingToDeg(clear.get(j).at()) - one + 540) % 360 - 180;
@@ -118,20 +151,18 @@ final class Candidates {
         return Math.max(LEAST_TILT_DEG, Math.min(MOST_TILT_DEG, down + FACE_ABOVE_MIDDLE_SHARE * Projection.vfovDeg(model.lens())));
     }
 
-    /** Each aim met counts one; how far its level is overfulfilled breaks ties. */
-    private double worth(Eye eye) {
+    /** Of each aim, the density at its face over what its level asks; 0 where it is hidden, too steep or too dark. */
+    private double[] shares(Eye eye) {
         LensSpec lens = model.lens();
-        double worth = 0;
-        for (Aim aim : aims) {
+        double[] shares = new double[aims.size()];
+        for (int i = 0; i < shares.length; i++) {
+            Aim aim = aims.get(i);
             double distance = aim.at().distanceM(eye.pose().onPlan());
             boolean steep = aim.level().compareTo(DetailLevel.RECOGNISE) >= 0
                     && Sightline.faceAngleDeg(eye.pose().heightM(), aim.groundM(), distance) > Sightline.USABLE_FACE_DEG;
             boolean dark = aim.night() && distance > lens.nightRangeM();
-            double density = steep || dark ? 0 : eye.faceDensityPxPerM(aim.at(), aim.groundM());
-            if (density >= aim.level().pxPerM()) {
-                worth += 1 + 0.1 * Math.min(1, density / aim.level().pxPerM() - 1);
-            }
+            shares[i] = steep || dark ? 0 : eye.faceDensityPxPerM(aim.at(), aim.groundM()) / aim.level().pxPerM();
         }
-        return worth;
+        return shares;
     }
 }

@@ -30,6 +30,9 @@ public final class FewestCameras {
     /** Poses judged in full. */
     public static final int JUDGED = 400;
 
+    /** A promise kept thinly is a promise kept, but a spot that keeps it well is worth this much more cable. */
+    private static final double THIN_AS_METRES = 5;
+
     private FewestCameras() {}
 
     /** One camera of the answer, with what it keeps. */
@@ -79,6 +82,7 @@ public final class FewestCameras {
         Camera masked = camera.withMasked(judge.cellsShowing(facts, camera));
         Judgement alone = judge.again(facts.withCameras(List.of(masked)));
         Set<Integer> covers = new TreeSet<>();
+        int thin = 0;
         for (Judged judged : alone.promises()) {
             Standing standing = judged.finding().standing();
             Promise promise = judged.promise();
@@ -88,11 +92,12 @@ public final class FewestCameras {
                 return Optional.empty();
             }
             int index = seen.indexOf(promise);
-            if (index >= 0 && standing == Standing.KEPT) {
+            if (index >= 0 && (standing == Standing.KEPT || standing == Standing.THIN)) {
                 covers.add(index);
+                thin += standing == Standing.THIN ? 1 : 0;
             }
         }
-        return covers.isEmpty() ? Optional.empty()
-                : Optional.of(new Option(candidate, covers, Costs.of(judge.house().orElseThrow(), model, candidate.pose(), alone, facts).asMetres()));
+        double cost = THIN_AS_METRES * thin + Costs.of(judge.house().orElseThrow(), model, candidate.pose(), alone, facts).asMetres();
+        return covers.isEmpty() ? Optional.empty() : Optional.of(new Option(candidate, covers, cost));
     }
 }

@@ -19,8 +19,8 @@ public record Bounce(double nearestM, double soffitM, boolean insideWall) {
     public static final double SOFFIT_M = 0.3;
     /** Farther than this nothing is looked for, metres. */
     public static final double LOOKED_M = 3;
-    private static final int ACROSS = 25;
-    private static final int DOWN = 15;
+    private static final int ACROSS = 17;
+    private static final int DOWN = 9;
 
     public static Bounce of(HousePlan plan, Eye eye) {
         return new Bounce(nearest(eye), soffit(plan, eye.pose()), insideWall(plan, eye.pose()));

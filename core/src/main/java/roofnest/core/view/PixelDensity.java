@@ -13,7 +13,7 @@ public final class PixelDensity {
     public static double atPxPerM(Projection projection, SpacePoint target) {
         double dx = target.xM() - projection.eye().xM();
         double dy = target.yM() - projection.eye().yM();
-        double flat = Math.hypot(dx, dy);
+        double flat = Math.sqrt(dx * dx + dy * dy);
         if (flat < 1e-6) {
             return 0;
         }
@@ -24,6 +24,8 @@ public final class PixelDensity {
         if (left.isEmpty() || right.isEmpty()) {
             return 0;
         }
-        return Math.hypot(left.get().x() - right.get().x(), left.get().y() - right.get().y());
+        double across = left.get().x() - right.get().x();
+        double down = left.get().y() - right.get().y();
+        return Math.sqrt(across * across + down * down);
     }
 }

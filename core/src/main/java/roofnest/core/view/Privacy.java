@@ -1,6 +1,5 @@
 package roofnest.core.view;
 
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 
@@ -13,12 +12,12 @@ import org.locationtech.jts.geom.Polygon;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.plan.Area;
 import roofnest.core.plan.Segments;
-import roofnest.core.plan.SpacePoint;
 
 /**
  * How much of a picture is one area of ground and not hidden by a wall, found by following the line of sight of
  * {@link #SAMPLES_A_CELL}² points of every mask cell to level ground; and the mask cells that hide it. Every cell that
- * shows any of the area has to go, so that set is the smallest that covers it.
+ * shows any of the area has to go, so that set is the smallest that covers it. The lines are followed once, for any
+ * number of areas.
  */
 public final class Privacy {
     private static final int SAMPLES_A_CELL = 4;
@@ -26,7 +25,27 @@ public final class Privacy {
     private static final DeviceModel.MaskGrid PLAIN_GRID = new DeviceModel.MaskGrid(16, 9);
     private static final double FARTHEST_M = 80;
 
-    private Privacy() {}
+    private final Eye eye;
+    private final int columns;
+    private final int rows;
+    /** How far each line has to be followed for one metre of drop, as east and north; NaN for lines that never come down. */
+    private final double[] eastPerDrop;
+    private final double[] northPerDrop;
+
+    public Privacy(Eye eye, DeviceModel.MaskGrid modelGrid) {
+        this.eye = eye;
+        DeviceModel.MaskGrid grid = modelGrid.canMask() ? modelGrid : PLAIN_GRID;
+        columns = grid.columns() * SAMPLES_A_CELL;
+        rows = grid.rows() * SAMPLES_A_CELL;
+        eastPerDrop = new double[columns * rows];
+        northPerDrop = new double[columns * rows];
+        for (int sample = 0; sample < eastPerDrop.length; sample++) {
+            double[] d = eye.projection().direction(new Projection.Pixel(
+                    (sample % columns + 0.5) / columns * eye.lens().widthPx(), (sample / columns + 0.5) / rows * eye.lens().heightPx()));
+            eastPerDrop[sample] = d[2] < -1e-9 ? d[0] / -d[2] : Double.NaN;
+            northPerDrop[sample] = d[2] < -1e-9 ? d[1] / -d[2] : Double.NaN;
+        }
+    }
 
     /**
      * @param sharePercent of the whole picture that shows the area, after the cells already masked, percent
@@ -35,25 +54,27 @@ public final class Privacy {
     public record Exposure(double sharePercent, Set<MaskCell> cells) {}
 
     public static Exposure of(Eye eye, Area area, DeviceModel.MaskGrid modelGrid, Set<MaskCell> masked) {
-        DeviceModel.MaskGrid grid = modelGrid.canMask() ? modelGrid : PLAIN_GRID;
+        return new Privacy(eye, modelGrid).of(area, masked);
+    }
+
+    public Exposure of(Area area, Set<MaskCell> masked) {
         Polygon polygon = Segments.polygon(area.outline());
         Envelope box = polygon.getEnvelopeInternal();
         IndexedPointInAreaLocator outline = new IndexedPointInAreaLocator(polygon);
         double groundM = area.heightM() == null ? 0 : area.heightM();
-        Projection projection = eye.projection();
+        double drop = eye.pose().heightM() - groundM;
         Set<MaskCell> cells = new TreeSet<>();
-        int columns = grid.columns() * SAMPLES_A_CELL;
-        int rows = grid.rows() * SAMPLES_A_CELL;
         int showing = 0;
-        for (int row = 0; row < rows; row++) {
-            for (int column = 0; column < columns; column++) {
-                Projection.Pixel pixel = new Projection.Pixel(
-                        (column + 0.5) / columns * projection.lens().widthPx(), (row + 0.5) / rows * projection.lens().heightPx());
-                Optional<SpacePoint> ground = projection.onGround(pixel, groundM);
-                if (ground.isEmpty() || !box.contains(ground.get().xM(), ground.get().yM()) || !shows(eye, outline, ground.get())) {
-                    continue;
-                }
-                MaskCell cell = new MaskCell(column / SAMPLES_A_CELL, row / SAMPLES_A_CELL);
+        for (int sample = 0; drop > 0 && sample < eastPerDrop.length; sample++) {
+            double east = drop * eastPerDrop[sample];
+            double north = drop * northPerDrop[sample];
+            double x = eye.pose().xM() + east;
+            double y = eye.pose().yM() + north;
+            // NaN is in no box.
+            boolean shown = box.contains(x, y) && east * east + north * north + drop * drop <= FARTHEST_M * FARTHEST_M
+                    && outline.locate(new Coordinate(x, y)) != Location.EXTERIOR && eye.clearTo(x, y, groundM);
+            if (shown) {
+                MaskCell cell = new MaskCell(sample % columns / SAMPLES_A_CELL, sample / columns / SAMPLES_A_CELL);
                 if (!masked.contains(cell)) {
                     showing++;
                     cells.add(cell);
@@ -61,11 +82,5 @@ public final class Privacy {
             }
         }
         return new Exposure(100.0 * showing / (columns * rows), cells);
-    }
-
-    private static boolean shows(Eye eye, IndexedPointInAreaLocator outline, SpacePoint ground) {
-        return ground.distanceM(eye.projection().eye()) <= FARTHEST_M
-                && outline.locate(new Coordinate(ground.xM(), ground.yM())) != Location.EXTERIOR
-                && eye.clearTo(ground.xM(), ground.yM(), ground.zM());
     }
 }

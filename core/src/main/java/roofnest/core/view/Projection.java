@@ -82,11 +82,11 @@ public final class Projection {
     }
 
     Pixel pixel(InLens p) {
-        double across = Math.hypot(p.rightM(), p.upM());
         double scale;
         if (lens.projection() == LensSpec.Projection.RECTILINEAR) {
             scale = focalPx / p.aheadM();
         } else {
+            double across = Math.sqrt(p.rightM() * p.rightM() + p.upM() * p.upM());
             scale = across == 0 ? 0 : focalPx * Math.atan2(across, p.aheadM()) / across;
         }
         return new Pixel(lens.widthPx() / 2.0 + scale * p.rightM(), lens.heightPx() / 2.0 - scale * p.upM());
@@ -100,12 +100,19 @@ public final class Projection {
     public double[] direction(Pixel pixel) {
         double px = pixel.x() - lens.widthPx() / 2.0;
         double py = lens.heightPx() / 2.0 - pixel.y();
-        double r = Math.hypot(px, py);
-        double theta = lens.projection() == LensSpec.Projection.RECTILINEAR ? Math.atan(r / focalPx) : r / focalPx;
-        double across = r == 0 ? 0 : Math.sin(theta) / r;
+        double ahead;
+        double across;
+        if (lens.projection() == LensSpec.Projection.RECTILINEAR) {
+            ahead = focalPx / Math.sqrt(focalPx * focalPx + px * px + py * py);
+            across = ahead / focalPx;
+        } else {
+            double r = Math.sqrt(px * px + py * py);
+            ahead = Math.cos(r / focalPx);
+            across = r == 0 ? 0 : Math.sin(r / focalPx) / r;
+        }
         double[] direction = new double[3];
         for (int i = 0; i < 3; i++) {
-            direction[i] = Math.cos(theta) * forward[i] + across * (px * right[i] + py * up[i]);
+            direction[i] = ahead * forward[i] + across * (px * right[i] + py * up[i]);
         }
         return direction;
     }

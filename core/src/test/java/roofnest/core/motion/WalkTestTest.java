@@ -55,16 +55,20 @@ class WalkTestTest {
     @Test
     void nobody_behind_a_wall_is_caught() {
         Walk inside = new Walk("i", "inside", List.of(new PlanPoint(2, 1), new PlanPoint(2, 8)));
-        WalkTest.Capture capture = test(POST, new CameraPose(11.35, 5, 2.4, 270, 10), List.of()).walk(inside, Walker.GROWN, DetailLevel.DETECT, 12);
+        WalkTest.Capture capture = test(POST, new CameraPose(11.35, 5, 2.4, 270, 10), List.of()).walk(track(inside), DetailLevel.DETECT, 12);
         assertThat(capture.caught()).isFalse();
         assertThat(capture.bestDensityPxPerM()).isZero();
     }
 
     private static WalkTest.Capture walk(DeviceModel model, Walk walk) {
-        return test(model, EAST, List.of()).walk(walk, Walker.GROWN, DetailLevel.OBSERVE, 12);
+        return test(model, EAST, List.of()).walk(track(walk), DetailLevel.OBSERVE, 12);
     }
 
     private static WalkTest test(DeviceModel model, CameraPose pose, List<Zone> zones) {
-        return new WalkTest(new Ground(PLAN), model, new Eye(CROSSINGS, model.lens(), pose), zones);
+        return new WalkTest(model, new Eye(CROSSINGS, model.lens(), pose), zones);
+    }
+
+    private static Track track(Walk walk) {
+        return new Track(walk, Walker.GROWN, new Ground(PLAN));
     }
 }
