@@ -63,3 +63,6 @@ create unique index variant_name_in_household on variant (household_id, lower(na
 
 -- Counts every change of the plan, so that two who draw at once do not lose one another's work.
 alter table household add column plan_version int not null default 0;
+
+-- Counts every change of the household, whatever it was, so that what was read of it can be held until the next.
+alter table household add column changes bigint not null default 0;

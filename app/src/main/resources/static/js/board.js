@@ -52,6 +52,7 @@ export function startBoard() {
   /** What is being looked at: everything that changes the answer besides the camera. */
   function look() {
     const said = { panel: form.dataset.panel, night: night?.getAttribute("aria-pressed") ?? "false", contours };
+    said.lines = Array.from(document.querySelectorAll("[data-line]"), (line) => line.dataset.line).join(" ");
     for (const control of document.querySelectorAll("[data-look]")) {
       said[control.dataset.look] = control.value;
     }

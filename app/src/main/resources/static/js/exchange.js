@@ -30,6 +30,10 @@ function problemOf(text) {
 export function show(page) {
   for (const part of page.querySelectorAll("[data-live]")) {
     for (const place of document.querySelectorAll(`[data-live="${part.dataset.live}"]`)) {
+      if (part.dataset.line) {
+        place.className = part.className;
+        place.dataset.line = part.dataset.line;
+      }
       place.replaceChildren(...Array.from(part.childNodes, (node) => document.importNode(node, true)));
     }
   }

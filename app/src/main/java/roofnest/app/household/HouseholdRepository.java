@@ -71,9 +71,14 @@ public class HouseholdRepository {
                 .query(HouseholdRepository::household).single();
     }
 
-    /** Keeps every other change of this household waiting until the transaction ends. */
+    /** Counts one more change of this household, and keeps every other waiting until the transaction ends. */
     void lock(long id) {
-        jdbc.sql("select id from household where id = :id for update").param("id", id).query(Long.class).single();
+        jdbc.sql("update household set changes = changes + 1 where id = :id").param("id", id).update();
+    }
+
+    /** How many changes the household has seen: the same figure means that nothing of it has changed. */
+    public long changes(long id) {
+        return jdbc.sql("select changes from household where id = :id").param("id", id).query(Long.class).single();
     }
 
     public Optional<String> planDocument(long id) {

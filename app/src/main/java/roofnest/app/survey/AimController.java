@@ -9,6 +9,7 @@ import java.util.Set;
 
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -42,6 +43,11 @@ class AimController {
         this.boards = boards;
     }
 
+    @ModelAttribute
+    void path(HouseholdRef ref, Model model) {
+        model.addAttribute("householdPath", ref.path());
+    }
+
     /** A cell to black out, or to show again when it is blacked out. */
     record Cell(String cell, int version, Map<String, String> look) {}
 
@@ -57,8 +63,7 @@ class AimController {
     /** Judges a pose that is being tried; saves nothing. */
     @PostMapping("/try")
     String tryPose(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestBody Boards.Tried tried, Model model) {
-        CameraRepository.Record stored = cameras.get(ref.id(), cameraId);
-        model.addAttribute("live", boards.tried(boards.facts(ref), stored, tried.pose(), tried.asked()));
+        model.addAttribute("live", boards.tried(ref, cameraId, tried.pose(), tried.asked()));
         return "survey :: live";
     }
 

@@ -37,6 +37,7 @@ class BoardPages {
         Look look = Look.of(said);
         model.addAttribute("form", form);
         model.addAttribute("look", look);
+        model.addAttribute("householdPath", ref.path());
         if (!model.containsAttribute("planFaults")) {
             model.addAttribute("planFaults", List.of());
         }

@@ -1,6 +1,11 @@
 package roofnest.app.survey;
 
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Collections;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -8,9 +13,11 @@ import java.util.Set;
 import org.springframework.stereotype.Component;
 
 import roofnest.app.household.FactsLoader;
+import roofnest.app.household.HouseholdRepository;
 import roofnest.app.household.Judges;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.HouseholdRef;
+import roofnest.app.web.NoSuchPage;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.view.CameraPose;
@@ -19,16 +26,44 @@ import roofnest.core.view.MaskCell;
 /** Boards as they are looked at: judged with the chosen camera where it is stored, or held somewhere else. */
 @Component
 class Boards {
+    private static final int HELD = 32;
+
     private final FactsLoader loader;
+    private final HouseholdRepository households;
     private final CameraRepository cameras;
     private final Judges judges;
     private final Contouring contouring;
+    private final Clock clock;
+    private final Map<Long, Held> held = Collections.synchronizedMap(new LinkedHashMap<>(HELD, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Long, Held> eldest) {
+            return size() > HELD;
+        }
+    });
 
-    Boards(FactsLoader loader, CameraRepository cameras, Judges judges, Contouring contouring) {
+    Boards(
+            FactsLoader loader, HouseholdRepository households, CameraRepository cameras, Judges judges, Contouring contouring, Clock clock) {
         this.loader = loader;
+        this.households = households;
         this.cameras = cameras;
         this.judges = judges;
         this.contouring = contouring;
+        this.clock = clock;
+    }
+
+    /** A household as it was read when it had seen {@code changes} changes. */
+    private record Held(long changes, LocalDate today, HouseholdFacts facts, List<CameraRepository.Record> cameras) {}
+
+    /** Judges a pose that is only tried, on facts that are read anew when the household has changed. */
+    LiveView tried(HouseholdRef ref, long cameraId, CameraPose pose, Look look) {
+        long changes = households.changes(ref.id());
+        Held now = held.get(ref.id());
+        if (now == null || now.changes() != changes || !now.today().equals(LocalDate.now(clock))) {
+            now = new Held(changes, LocalDate.now(clock), loader.load(ref.id()), cameras.records(ref.id()));
+            held.put(ref.id(), now);
+        }
+        CameraRepository.Record stored = now.cameras().stream().filter(record -> record.id() == cameraId).findFirst().orElseThrow(NoSuchPage::new);
+        return live(now.facts(), stored.camera().withPose(pose), stored.version(), look, false);
     }
 
     /** A pose as the page sends it: y counts downwards there. */
@@ -53,13 +88,8 @@ class Boards {
         return loader.load(ref.id());
     }
 
-    /** Judges {@code facts} with the camera held in another pose. */
-    LiveView tried(HouseholdFacts facts, CameraRepository.Record stored, CameraPose pose, Look look) {
-        return live(facts, stored.camera().withPose(pose), stored.version(), look);
-    }
-
     LiveView stored(HouseholdFacts facts, CameraRepository.Record stored, Look look) {
-        return live(facts, stored.camera(), stored.version(), look);
+        return live(facts, stored.camera(), stored.version(), look, true);
     }
 
     /** The stored mask and the cells that still show what must not be shown. */
@@ -78,10 +108,10 @@ class Boards {
         return Optional.of(stored(facts, cameras.get(ref.id(), id), look));
     }
 
-    private LiveView live(HouseholdFacts facts, Camera camera, int version, Look look) {
+    private LiveView live(HouseholdFacts facts, Camera camera, int version, Look look, boolean settled) {
         if (facts.plan().isEmpty()) {
             throw new BadInput("The house has no plan yet.");
         }
-        return LiveView.of(facts.withCamera(camera), judges.of(facts), camera, version, look, contouring);
+        return LiveView.of(facts.withCamera(camera), judges.of(facts), camera, version, look, settled, contouring);
     }
 }

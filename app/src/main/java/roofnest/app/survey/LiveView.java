@@ -36,12 +36,13 @@ import roofnest.core.view.Zone;
  *
  * @param version of the camera's stored pose
  * @param contours empty when the page has them already
+ * @param changedLines of the promises, when the page has all of them in this order already; else empty
  * @param grounds zones and masked cells where they lie on the ground
  * @param fan the sensing fan, and the part of it in which somebody coming straight on is felt
  */
 public record LiveView(
         long cameraId, String cameraName, int version, Pose pose, List<Footing> footprints, Optional<Contouring.Drawn> contours,
-        List<OtherCamera> others, PictureView picture, List<Readout> readouts, List<PromiseLine> promises, String counts, List<String> maskSuggestion,
+        List<OtherCamera> others, PictureView picture, List<Readout> readouts, List<PromiseLine> promises, Optional<List<PromiseLine>> changedLines, String counts, List<String> maskSuggestion,
         List<String> maskCosts, List<GroundPatch> grounds, List<String> fan, Look.Panel panel, Optional<SignalPanel> signal, Optional<WalkPanel> walks,
         Optional<SunPanel> sun, double metresPerPx) {
     private static final double DAYLIGHT_M = 60;
@@ -64,14 +65,18 @@ public record LiveView(
         return Math.round(pixels * metresPerPx * 1000) / 1000.0;
     }
 
-    /** @param at the chosen camera as it is being tried, already in {@code facts} */
-    static LiveView of(HouseholdFacts facts, HouseholdJudge judge, Camera at, int version, Look look, Contouring contouring) {
+    /**
+     * @param at the chosen camera as it is being tried, already in {@code facts}
+     * @param settled whether that is how it is stored; only then is it worked out what masking would cost
+     */
+    static LiveView of(HouseholdFacts facts, HouseholdJudge judge, Camera at, int version, Look look, boolean settled, Contouring contouring) {
         House house = judge.house().orElseThrow();
         HousePlan plan = house.plan();
         Judgement judgement = judge.again(facts);
         Eye eye = house.eye(at.model().lens(), at.pose());
         Band band = look.band().orElse(HouseholdJudge.bandOf(at, facts));
         Contouring.Drawn contours = contouring.of(house, band, at.model().radio().eirpDbm(), look.mapHeightM().orElse(at.pose().heightM()));
+        List<PromiseLine> lines = lines(judgement, facts, at);
         List<String> suggestion = judge.cellsShowing(facts, at).stream().map(MaskCell::toString).toList();
         return new LiveView(
                 at.id(), at.name(), version, pose(at), footprints(plan, eye),
@@ -79,16 +84,26 @@ public record LiveView(
                 facts.cameras().stream().filter(camera -> camera.id() != at.id())
                         .map(camera -> new OtherCamera(camera.name(), camera.pose().xM(), -camera.pose().yM(), camera.pose().headingDeg())).toList(),
                 PictureView.of(house, facts, at, look.night()), readouts(plan, judge.link(facts, at), at, facts),
-                lines(judgement, facts, at), judgement.countsInWords(), suggestion, maskCosts(judge, facts, at, judgement, suggestion),
-                grounds(eye, at), fan(at, eye), look.panel(),
+                lines, changed(lines, look.lines()), judgement.countsInWords(), suggestion, settled ? maskCosts(judge, facts, at, judgement, suggestion) : List.of(),
+                grounds(eye, at), look.panel() == Look.Panel.WALKS ? fan(at, eye) : List.of(), look.panel(),
                 look.panel() == Look.Panel.SIGNAL ? Optional.of(SignalPanel.of(house, facts, judge, at, band)) : Optional.empty(),
                 look.panel() == Look.Panel.WALKS ? WalkPanel.of(house, at, eye, look) : Optional.empty(),
                 look.panel() == Look.Panel.SUN ? Optional.of(SunPanel.of(house, eye, look)) : Optional.empty(),
-                PlanDrawing.of(plan, plan.storeys().get(0)).metresPerPx());
+                PlanDrawing.metresPerPx(plan));
     }
 
     private static Pose pose(Camera at) {
         return new Pose(at.pose().xM(), -at.pose().yM(), at.pose().heightM(), at.pose().headingDeg(), at.pose().tiltDeg());
+    }
+
+    /** @param has the lines that the page shows, as {@code key:mark} in order, parted by spaces */
+    private static Optional<List<PromiseLine>> changed(List<PromiseLine> lines, String has) {
+        List<String> shown = has.isEmpty() ? List.of() : List.of(has.split(" "));
+        boolean sameOrder = shown.size() == lines.size() && !lines.isEmpty();
+        for (int i = 0; sameOrder && i < shown.size(); i++) {
+            sameOrder = shown.get(i).startsWith(lines.get(i).key() + ":");
+        }
+        return sameOrder ? Optional.of(lines.stream().filter(line -> !shown.contains(line.key() + ":" + line.mark())).toList()) : Optional.empty();
     }
 
     private static List<PromiseLine> lines(Judgement judgement, HouseholdFacts facts, Camera at) {

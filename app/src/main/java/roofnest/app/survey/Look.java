@@ -19,11 +19,11 @@ import roofnest.core.motion.Walker;
  * @param dayOfYear and {@code minuteOfDay}: when the sun is shown, sun time
  * @param band of the map; empty for the camera's own
  * @param mapHeightM of the map above the ground, metres; empty for the camera's own
- * @param contours what the page already shows, so that it is not sent again
+ * @param contours and {@code lines}: what the page already shows, so that it is not sent again
  */
 record Look(
         Panel panel, boolean night, String pathId, Walker walker, int dayOfYear, int minuteOfDay, Optional<Band> band,
-        Optional<Double> mapHeightM, String contours) {
+        Optional<Double> mapHeightM, String contours, String lines) {
     /** The day shown first: low sun all day. */
     private static final int MID_NOVEMBER = 319;
     private static final int MORNING = 9 * 60;
@@ -53,7 +53,7 @@ record Look(
                 choice(Panel.class, said.get("panel")).orElse(Panel.PROMISES), "true".equals(said.get("night")), said.getOrDefault("path", ""),
                 choice(Walker.class, said.get("walker")).orElse(Walker.GROWN), whole(said.get("day"), 1, 365, MID_NOVEMBER),
                 whole(said.get("minute"), 0, 24 * 60 - 1, MORNING), choice(Band.class, said.get("band")),
-                height(said.get("mapHeight")), said.getOrDefault("contours", ""));
+                height(said.get("mapHeight")), said.getOrDefault("contours", ""), said.getOrDefault("lines", ""));
     }
 
     /** Whether a layer of the plan is shown at first: each panel shows what belongs to it, so that lines do not crowd. */

@@ -80,6 +80,23 @@ public record PictureView(
                 || promise instanceof Promise.RecordedBefore before && before.placeId().equals(place.id()));
     }
 
+    /**
+     * All shapes as SVG paths, runs of one kind as one path. Written here and not by the template, since there are hundreds
+     * on every move; they hold nothing but our own class names and numbers.
+     */
+    public String paths() {
+        StringBuilder svg = new StringBuilder();
+        String open = null;
+        for (Shape shape : shapes) {
+            if (!shape.kind().equals(open)) {
+                svg.append(open == null ? "" : "\"/>").append("<path class=\"shape ").append(shape.kind()).append("\" d=\"");
+                open = shape.kind();
+            }
+            svg.append(shape.path());
+        }
+        return svg.append(open == null ? "" : "\"/>").toString();
+    }
+
     public static Shape shape(PictureShape shape) {
         String kind = shape.kind().name().toLowerCase(Locale.ROOT).replace('_', '-');
         String shade = shape.shade() == 0 ? "" : " shade-" + shape.shade();

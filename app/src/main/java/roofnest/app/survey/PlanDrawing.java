@@ -29,6 +29,16 @@ public record PlanDrawing(
 
     /** Metres that one pixel of the usual size stands for. */
     public double metresPerPx() {
+        return metresPerPx(width, height);
+    }
+
+    /** Metres that one pixel of a plan's usual drawing stands for. */
+    static double metresPerPx(HousePlan plan) {
+        double[] box = plan.extentM();
+        return metresPerPx(box[2] - box[0] + 2 * MARGIN_M, box[3] - box[1] + 2 * MARGIN_M);
+    }
+
+    private static double metresPerPx(double width, double height) {
         return Math.max(width / USUAL_WIDTH_PX, height / USUAL_HEIGHT_PX);
     }
 

@@ -58,10 +58,17 @@ public final class Svg {
         return number(value, 2);
     }
 
-    /** Plain decimals without trailing zeros; a formatter would be a third of a picture's time. */
+    /** Plain decimals, without trailing zeros after whole numbers; a formatter would be a third of a picture's time. */
     static String number(double value, int decimals) {
-        double scale = Math.pow(10, decimals);
+        long scale = decimals == 2 ? 100 : Math.round(Math.pow(10, decimals));
         long steps = Math.round(value * scale);
-        return steps % (long) scale == 0 ? Long.toString(steps / (long) scale) : Double.toString(steps / scale);
+        long whole = Math.abs(steps) / scale;
+        long part = Math.abs(steps) % scale;
+        String sign = steps < 0 ? "-" : "";
+        if (part == 0) {
+            return sign + whole;
+        }
+        String digits = Long.toString(part);
+        return sign + whole + "." + "0".repeat(decimals - digits.length()) + digits;
     }
 }

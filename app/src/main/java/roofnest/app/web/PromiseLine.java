@@ -39,6 +39,11 @@ public record PromiseLine(
         return finding.measuredText();
     }
 
+    /** Tells two states of the line apart. */
+    public String mark() {
+        return Integer.toHexString(hashCode());
+    }
+
     public boolean broken() {
         return standing.equals("broken");
     }

@@ -128,6 +128,6 @@ class LiveViewTest {
 
     private LiveView live(Camera camera, Map<String, String> look) {
         HouseholdFacts facts = facts().withCamera(camera);
-        return LiveView.of(facts, judges.of(facts), camera, 0, Look.of(look), contouring);
+        return LiveView.of(facts, judges.of(facts), camera, 0, Look.of(look), true, contouring);
     }
 }

@@ -5,6 +5,7 @@ import org.locationtech.jts.algorithm.RobustLineIntersector;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
 
 import java.util.List;
 import java.util.Optional;
@@ -64,6 +65,16 @@ public final class Segments {
         double alongC = (c.xM() - a.xM()) * ux + (c.yM() - a.yM()) * uy;
         double alongD = (d.xM() - a.xM()) * ux + (d.yM() - a.yM()) * uy;
         return Math.max(0, Math.min(length, Math.max(alongC, alongD)) - Math.max(0, Math.min(alongC, alongD)));
+    }
+
+    /**
+     * A line with the corners left out that move it by less than a tolerance.
+     * Source: Douglas and Peucker, "Algorithms for the reduction of the number of points", Cartographica 10(2), 1973.
+     */
+    public static List<PlanPoint> simplified(List<PlanPoint> line, double toleranceM) {
+        Coordinate[] points = line.stream().map(Segments::coordinate).toArray(Coordinate[]::new);
+        return Stream.of(DouglasPeuckerSimplifier.simplify(FACTORY.createLineString(points), toleranceM).getCoordinates())
+                .map(point -> new PlanPoint(point.x, point.y)).toList();
     }
 
     public static Coordinate coordinate(PlanPoint point) {

@@ -8,6 +8,7 @@ import roofnest.core.catalogue.LensSpec;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.Place;
+import roofnest.core.plan.Segments;
 import roofnest.core.plan.SpacePoint;
 import roofnest.core.plan.Wall;
 import roofnest.core.plan.WallCrossings;
@@ -26,7 +27,11 @@ public final class Footprint {
     private static final double BESIDE_DEG = 0.02;
     private static final double FARTHEST_M = 60;
     /** The range at which a level is met changes smoothly across the picture; it is found this often and drawn between. */
-    private static final double KNOT_DEG = 2;
+    /** Corners that change the outline by less are left out: most rays end on the same wall as their neighbours do. */
+    private static final double DRAWN_TO_M = 0.02;
+    private static final double KNOT_DEG = 3;
+    /** 60 m halved this often is 4 mm. */
+    private static final int HALVINGS = 14;
 
     private final Eye eye;
     private final Projection projection;
@@ -79,14 +84,14 @@ public final class Footprint {
             return List.of();
         }
         outer.addAll(inner);
-        return outer;
+        return Segments.simplified(outer, DRAWN_TO_M);
     }
 
     /** How far along a heading the density meets the level, metres, by halving: it only falls with distance. */
     private double levelRangeM(double headingDeg, DetailLevel level) {
         double metM = 0;
         double missedM = FARTHEST_M;
-        for (int i = 0; i < 24; i++) {
+        for (int i = 0; i < HALVINGS; i++) {
             double tryM = (metM + missedM) / 2;
             SpacePoint face = SpacePoint.at(pose.onPlan().towards(headingDeg, tryM), Place.FACE_M);
             double density = PixelDensity.atPxPerM(projection, face);
