@@ -54,7 +54,7 @@ class BoardPages {
         return Optional.ofNullable(number(said.get("camera"))).map(id -> "&camera=" + id).orElse("");
     }
 
-    private static Long number(String said) {
+    static Long number(String said) {
         try {
             return said == null || said.isBlank() ? null : Long.valueOf(said);
         } catch (NumberFormatException e) {

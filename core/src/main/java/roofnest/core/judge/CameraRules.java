@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 
 import roofnest.core.catalogue.Band;
@@ -15,6 +16,7 @@ import roofnest.core.network.FitIssue;
 import roofnest.core.network.SafeCredentials;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.power.BatteryYear;
+import roofnest.core.power.Climate;
 import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Finding;
 import roofnest.core.promise.Limit;
@@ -43,10 +45,16 @@ final class CameraRules {
     private static final double EASY_RATE_MBPS = 26;
 
     private final HouseholdFacts facts;
+    private final Map<BatteryKey, BatteryYear.Outcome> years;
 
-    CameraRules(HouseholdFacts facts) {
+    /** @param years found so far; a year is the same as long as its key is */
+    CameraRules(HouseholdFacts facts, Map<BatteryKey, BatteryYear.Outcome> years) {
         this.facts = facts;
+        this.years = years;
     }
+
+    /** All that a battery's year depends on. */
+    record BatteryKey(String modelKey, double drawMahPerDay, Climate climate, BatteryYear.Plan plan) {}
 
     /** The band a camera will use: 2.4 GHz where it and the house have it. */
     static Band band(Camera camera, HouseholdFacts facts) {
@@ -154,7 +162,7 @@ final class CameraRules {
     Finding batteryLasts(PromiseKey key, Camera camera, Optional<LinkBudget> link) {
         double warn = camera.model().power().warnPercent();
         Limit limit = Limit.atLeast(warn, BATTERY_TOLERANCE_PERCENT, Unit.PERCENT);
-        BatteryYear.Outcome year = batteryYear(camera, facts, link, camera.settings().chargeEveryDays());
+        BatteryYear.Outcome year = batteryYear(camera, link, camera.settings().chargeEveryDays());
         String reason = "Lowest on " + day(year.lowest()) + "; uses " + Numbers.fixed(year.drawMahPerDay(), 0) + " mAh a day, "
                 + Numbers.fixed(camera.settings().clipsPerDay(), 0) + " clips, "
                 + (camera.settings().chargeEveryDays() == 0 ? "sun only." : "charged every " + camera.settings().chargeEveryDays() + " days.");
@@ -187,15 +195,17 @@ final class CameraRules {
     }
 
     private double lowest(Camera camera, Optional<LinkBudget> link, Camera.Settings settings) {
-        return batteryYear(camera.withSettings(settings), facts, link, settings.chargeEveryDays()).lowest().percent();
+        return batteryYear(camera.withSettings(settings), link, settings.chargeEveryDays()).lowest().percent();
     }
 
-    static BatteryYear.Outcome batteryYear(Camera camera, HouseholdFacts facts, Optional<LinkBudget> link, int chargeEveryDays) {
+    BatteryYear.Outcome batteryYear(Camera camera, Optional<LinkBudget> link, int chargeEveryDays) {
         double uplink = link.map(budget -> uplinkFactor(budget.rssiDbm())).orElse(1.0);
         double draw = camera.settings().dailyUse().chargeMah(camera.model().power(), camera.model().motion(), uplink);
         double latitude = facts.plan().map(HousePlan::latitudeDeg).orElse(50.0);
-        return BatteryYear.of(camera.model().power(), draw, facts.climate(), new BatteryYear.Plan(
-                camera.lastCharged().orElse(facts.today()), latitude, camera.settings().openSkyShare(), chargeEveryDays));
+        BatteryYear.Plan plan = new BatteryYear.Plan(
+                camera.lastCharged().orElse(facts.today()), latitude, camera.settings().openSkyShare(), chargeEveryDays);
+        return years.computeIfAbsent(new BatteryKey(camera.model().key(), draw, facts.climate(), plan),
+                key -> BatteryYear.of(camera.model().power(), draw, facts.climate(), plan));
     }
 
     /** A slow link keeps the radio on for longer: up to twice the current's time when the rate falls to its lowest. */

@@ -35,12 +35,17 @@ public final class HouseholdJudge {
     private static final int EYES_KEPT = 256;
 
     private final Optional<House> house;
-    private final Map<CameraEye.Key, CameraEye> eyes = Collections.synchronizedMap(new LinkedHashMap<>(EYES_KEPT, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<CameraEye.Key, CameraEye> eldest) {
-            return size() > EYES_KEPT;
-        }
-    });
+    private final Map<CameraEye.Key, CameraEye> eyes = lately(EYES_KEPT);
+    private final Map<CameraRules.BatteryKey, BatteryYear.Outcome> years = lately(EYES_KEPT);
+
+    private static <K, V> Map<K, V> lately(int kept) {
+        return Collections.synchronizedMap(new LinkedHashMap<>(kept, 0.75f, true) {
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
+                return size() > kept;
+            }
+        });
+    }
 
     public HouseholdJudge(Optional<House> house) {
         this.house = house;
@@ -92,12 +97,12 @@ public final class HouseholdJudge {
 
     /** The computed year of a battery camera with nobody charging it, for planning charges. */
     public BatteryYear.Outcome untouchedYear(HouseholdFacts facts, Camera camera) {
-        return CameraRules.batteryYear(camera, facts, link(facts, camera), 0);
+        return new CameraRules(facts, years).batteryYear(camera, link(facts, camera), 0);
     }
 
     /** The computed year of a battery camera as it is charged and set. */
     public BatteryYear.Outcome batteryYear(HouseholdFacts facts, Camera camera) {
-        return CameraRules.batteryYear(camera, facts, link(facts, camera), camera.settings().chargeEveryDays());
+        return new CameraRules(facts, years).batteryYear(camera, link(facts, camera), camera.settings().chargeEveryDays());
     }
 
     public Optional<LinkBudget> link(HouseholdFacts facts, Camera camera) {
@@ -176,7 +181,7 @@ public final class HouseholdJudge {
     }
 
     private Finding ofCamera(HouseholdFacts facts, Camera camera, Promise promise) {
-        CameraRules rules = new CameraRules(facts);
+        CameraRules rules = new CameraRules(facts, years);
         if (promise instanceof Promise.HoldsLink) {
             return rules.holdsLink(promise.key(), camera, link(facts, camera));
         }

@@ -83,7 +83,8 @@ public final class CameraPicture {
 
     private void ground(List<PictureShape> shapes) {
         project(PictureShape.Kind.GROUND, "", 0, 0, disc(GROUND_EXTENT_M)).ifPresent(shapes::add);
-        scene.flat().forEach(level -> level(shapes, level));
+        // By night the ground is dark and the light lies on it in pools.
+        scene.flat().forEach(level -> project(level.kind(), level.name(), 0, 0, level.outline()).ifPresent(shapes::add));
         if (night) {
             double reachM = projection.lens().nightRangeM();
             for (int step = 1; step <= BRIGHTEST; step++) {

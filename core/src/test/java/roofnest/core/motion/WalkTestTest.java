@@ -60,6 +60,49 @@ class WalkTestTest {
         assertThat(capture.bestDensityPxPerM()).isZero();
     }
 
+    @Test
+    void somebody_running_is_recorded_nearer_to_where_they_go() {
+        DeviceModel drift = Catalogue.shipped().get("pellan-drift");
+        Walk across = new Walk("a", "across", List.of(new PlanPoint(34, -8), new PlanPoint(34, 8)));
+        double walking = firstY(drift, across, Walker.GROWN);
+        double running = firstY(drift, across, Walker.RUNNER);
+        assertThat(running).isGreaterThan(walking + 0.5);
+    }
+
+    private static double firstY(DeviceModel model, Walk walk, Walker walker) {
+        WalkTest.Capture capture = test(model, EAST, List.of()).walk(new Track(walk, walker, new Ground(PLAN)), DetailLevel.DETECT, 12);
+        return capture.at(capture.firstFrameS().getAsDouble()).point().yM();
+    }
+
+    @Test
+    void outside_its_zones_a_camera_that_watches_its_picture_notices_nobody() {
+        DeviceModel eave = Catalogue.shipped().get("cairnlow-eave");
+        Walk across = new Walk("a", "across", List.of(new PlanPoint(36, -8), new PlanPoint(36, 8)));
+        Zone sky = new Zone("sky", List.of(new Zone.Corner(0, 0), new Zone.Corner(1, 0), new Zone.Corner(1, 0.05), new Zone.Corner(0, 0.05)));
+        Zone all = new Zone("all", List.of(new Zone.Corner(0, 0), new Zone.Corner(1, 0), new Zone.Corner(1, 1), new Zone.Corner(0, 1)));
+        assertThat(test(eave, EAST, List.of(sky)).walk(track(across), DetailLevel.DETECT, 12).caught()).isFalse();
+        assertThat(test(eave, EAST, List.of(all)).walk(track(across), DetailLevel.DETECT, 12))
+                .isEqualTo(test(eave, EAST, List.of()).walk(track(across), DetailLevel.DETECT, 12));
+    }
+
+    @Test
+    void the_short_answer_is_the_long_ones() {
+        for (String model : List.of("dunmark-post", "cairnlow-eave", "pellan-drift")) {
+            DeviceModel m = Catalogue.shipped().get(model);
+            for (Walk path : PLAN.paths()) {
+                WalkTest test = test(m, new CameraPose(11.4, 2, 2.4, 121, 12), List.of());
+                assertThat(test.firstAtLevelS(track(path), DetailLevel.OBSERVE, 12)).isEqualTo(test.walk(track(path), DetailLevel.OBSERVE, 12).firstAtLevelS());
+            }
+        }
+    }
+
+    @Test
+    void a_sleeping_camera_wakes_then_records() {
+        Walk across = new Walk("a", "across", List.of(new PlanPoint(35, -6), new PlanPoint(35, 6)));
+        assertThat(walk(Catalogue.shipped().get("pellan-drift"), across).moments()).extracting(WalkTest.Moment::doing).startsWith(WalkTest.Doing.ASLEEP)
+                .containsSubsequence(WalkTest.Doing.ASLEEP, WalkTest.Doing.WAKING, WalkTest.Doing.RECORDING);
+    }
+
     private static WalkTest.Capture walk(DeviceModel model, Walk walk) {
         return test(model, EAST, List.of()).walk(track(walk), DetailLevel.OBSERVE, 12);
     }

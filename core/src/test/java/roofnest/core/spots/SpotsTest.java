@@ -1,0 +1,159 @@
+package roofnest.core.spots;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+
+import org.junit.jupiter.api.Test;
+
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
+
+import roofnest.core.WeirSteps;
+import roofnest.core.access.Access;
+import roofnest.core.catalogue.Catalogue;
+import roofnest.core.judge.Camera;
+import roofnest.core.judge.HouseholdFacts;
+import roofnest.core.judge.HouseholdJudge;
+import roofnest.core.judge.Judgement;
+import roofnest.core.plan.HousePlan;
+import roofnest.core.plan.Place;
+import roofnest.core.plan.PlanPoint;
+import roofnest.core.power.Climate;
+import roofnest.core.promise.DetailLevel;
+import roofnest.core.promise.Light;
+import roofnest.core.promise.Promise;
+import roofnest.core.promise.PromiseKey;
+import roofnest.core.promise.Standing;
+import roofnest.core.view.CameraPose;
+
+/** Better spots are better by the judge's own word, and fewest is fewest. */
+class SpotsTest {
+    private static final HousePlan PLAN = WeirSteps.plan();
+    private static final List<Promise> WISHES = List.of(
+            new Promise.MakeOut(PromiseKey.written(1), DetailLevel.RECOGNISE, "river-stairs", Light.BOTH),
+            new Promise.MakeOut(PromiseKey.written(2), DetailLevel.OBSERVE, "lane-door", Light.BOTH),
+            new Promise.NeverShows(PromiseKey.written(3), "landing"));
+    private static final Camera BADLY_HUNG = new Camera(7, "Eye", Catalogue.shipped().get("dunmark-post"), new CameraPose(11.4, 2.0, 2.4, 300, 12), Set.of(),
+            Camera.Settings.DEFAULT, false, false, false, Optional.of(LocalDate.of(2026, 11, 1)));
+
+    @Test
+    void what_is_suggested_is_better_and_says_what_changes() {
+        HouseholdFacts facts = facts(WISHES);
+        HouseholdJudge judge = HouseholdJudge.of(facts);
+        Judgement now = judge.again(facts);
+        BetterSpot.Outcome outcome = BetterSpot.forCamera(judge, facts, BADLY_HUNG);
+        assertThat(outcome.suggestions()).isNotEmpty().hasSizeLessThanOrEqualTo(3);
+        long fewest = Long.MAX_VALUE;
+        for (BetterSpot.Suggestion suggestion : outcome.suggestions()) {
+            Judgement there = judge.again(facts.withCamera(BADLY_HUNG.withPose(suggestion.pose())));
+            assertThat(there.count(Standing.BROKEN)).isLessThanOrEqualTo(now.count(Standing.BROKEN));
+            fewest = Math.min(fewest, there.count(Standing.BROKEN));
+            assertThat(suggestion.changes()).isEqualTo(BetterSpot.changes(now, there));
+        }
+        assertThat(judge.again(facts.withCamera(BADLY_HUNG.withPose(outcome.suggestions().get(0).pose()))).count(Standing.BROKEN)).as("the first is the best").isEqualTo(fewest);
+        assertThat(outcome.suggestions().get(0).changes()).anySatisfy(change -> assertThat(change.better()).isTrue());
+        assertThat(outcome.suggestions()).allSatisfy(one -> assertThat(outcome.suggestions()).filteredOn(other -> other != one)
+                .allSatisfy(other -> assertThat(one.pose().onPlan().distanceM(other.pose().onPlan())).isGreaterThanOrEqualTo(1.5)));
+    }
+
+    @Test
+    void the_same_question_has_the_same_answer() {
+        HouseholdFacts facts = facts(WISHES);
+        assertThat(BetterSpot.forCamera(HouseholdJudge.of(facts), facts, BADLY_HUNG)).isEqualTo(BetterSpot.forCamera(HouseholdJudge.of(facts), facts, BADLY_HUNG));
+    }
+
+    @Test
+    void mounts_hang_on_walls_that_hold_screws_and_off_next_doors_ground() {
+        List<Mount> mounts = Mount.on(PLAN);
+        assertThat(mounts).isNotEmpty().allSatisfy(mount -> {
+            assertThat(PLAN.walls()).noneMatch(wall -> wall.covers(mount.at()));
+            assertThat(PLAN.area("landing").orElseThrow().covers(mount.at())).isFalse();
+        });
+        assertThat(mounts).extracting(Mount::on).contains("stone wall", "sheet metal wall").doesNotContain("hedge wall");
+    }
+
+    @Test
+    void the_fewest_cameras_together_keep_what_they_are_said_to_keep() {
+        List<Promise> more = new ArrayList<>(WISHES);
+        more.add(new Promise.MakeOut(PromiseKey.written(4), DetailLevel.DETECT, "hives", Light.DAY));
+        HouseholdFacts facts = facts(more);
+        HouseholdJudge judge = HouseholdJudge.of(facts);
+        FewestCameras.Outcome outcome = FewestCameras.of(judge, facts, BADLY_HUNG.model());
+        assertThat(outcome.proved()).isTrue();
+        assertThat(outcome.hopeless()).isEmpty();
+        assertThat(outcome.cameras()).as("stairs and hives lie on opposite sides of the house").hasSize(2);
+        List<Camera> hung = new ArrayList<>();
+        for (FewestCameras.Hung spot : outcome.cameras()) {
+            Camera camera = new Camera(hung.size() + 1, "c" + hung.size(), BADLY_HUNG.model(), spot.pose(), Set.of(), Camera.Settings.DEFAULT, false, false, false, Optional.empty());
+            hung.add(camera.withMasked(judge.cellsShowing(facts, camera)));
+        }
+        assertThat(judge.again(facts.withCameras(hung)).promises()).filteredOn(judged -> more.contains(judged.promise()))
+                .allSatisfy(judged -> assertThat(judged.finding().standing()).as(judged.wording()).isIn(Standing.KEPT, Standing.THIN));
+    }
+
+    @Test
+    void what_no_spot_can_keep_is_named() {
+        HousePlan far = PLAN.withPlaces(List.of(new Place("moor", "moor", new PlanPoint(200, 200), 0)));
+        HouseholdFacts facts = new HouseholdFacts(Optional.of(far), List.of(), List.of(new Promise.MakeOut(PromiseKey.written(1), DetailLevel.IDENTIFY, "moor", Light.DAY)),
+                Optional.empty(), 0, new Access(List.of(), List.of()), List.of(), Climate.MILD_COAST, LocalDate.of(2026, 12, 3), false);
+        FewestCameras.Outcome outcome = FewestCameras.of(HouseholdJudge.of(facts), facts, BADLY_HUNG.model());
+        assertThat(outcome.cameras()).isEmpty();
+        assertThat(outcome.hopeless()).containsExactly("Identify a stranger at the moor, by day");
+    }
+
+    @Property(tries = 60)
+    void the_solver_takes_as_few_as_trying_every_set_does(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+        Random random = new Random(seed);
+        Set<Integer> things = new HashSet<>();
+        List<SetCover.Choice> choices = new ArrayList<>();
+        for (int i = 0; i < 9; i++) {
+            Set<Integer> covers = new HashSet<>();
+            for (int k = 0; k < 3; k++) {
+                covers.add(random.nextInt(8));
+            }
+            things.addAll(covers);
+            choices.add(new SetCover.Choice(covers, random.nextInt(50)));
+        }
+        SetCover.Answer answer = SetCover.solve(things, choices);
+        int fewest = Integer.MAX_VALUE;
+        double cheapest = Double.MAX_VALUE;
+        for (int set = 0; set < 1 << choices.size(); set++) {
+            Set<Integer> covered = new HashSet<>();
+            double cost = 0;
+            for (int i = 0; i < choices.size(); i++) {
+                if ((set >> i & 1) == 1) {
+                    covered.addAll(choices.get(i).covers());
+                    cost += choices.get(i).cost();
+                }
+            }
+            int size = Integer.bitCount(set);
+            if (covered.containsAll(things) && (size < fewest || size == fewest && cost < cheapest)) {
+                fewest = size;
+                cheapest = cost;
+            }
+        }
+        assertThat(answer.proved()).isTrue();
+        assertThat(answer.chosen()).hasSize(fewest);
+        assertThat(answer.chosen().stream().mapToDouble(i -> choices.get(i).cost()).sum()).isEqualTo(cheapest);
+    }
+
+    @Test
+    void what_nothing_covers_cannot_be_asked_for() {
+        assertThatThrownBy(() -> SetCover.solve(Set.of(1, 2), List.of(new SetCover.Choice(Set.of(1), 1)))).hasMessageContaining("nothing covers 2");
+        assertThat(SetCover.solve(Set.of(), List.of()).chosen()).isEmpty();
+    }
+
+    private static HouseholdFacts facts(List<Promise> written) {
+        return new HouseholdFacts(Optional.of(PLAN), List.of(BADLY_HUNG), written, Optional.empty(), 0, new Access(List.of(), List.of()), List.of(),
+                Climate.MILD_COAST, LocalDate.of(2026, 12, 3), false);
+    }
+}
