@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
@@ -31,7 +32,12 @@ import roofnest.app.firm.Staff;
 class RouteWalkTest {
     private static final List<String> OPEN_TO_ALL = List.of("/sign-in", "/first-firm", "/invitations/{token}");
     private static final List<String> TABLES = List.of("household", "promise", "resident", "camera", "network", "other_thing", "secret",
-            "secret_reveal", "access_grant", "mail", "invitation", "run", "run_event", "bench_act", "trial", "proof", "signature", "log_entry", "finding");
+            "secret_reveal", "access_grant", "mail", "invitation", "run", "run_event", "bench_act", "trial", "proof", "signature", "log_entry", "finding",
+            "reading", "plan_step", "underlay", "variant");
+
+    /** Addresses that take a file, and the field it is in. */
+    private static final Map<String, String> UPLOADS = Map.of("/survey/plan", "plan", "/survey/readings.csv", "readings", "/draw/underlay", "picture");
+    private static final List<String> TAKES_JSON = List.of("/try", "/pose", "/cell", "/zones", "/draw/edits", "/draw/undo", "/draw/redo", "/underlay/scale", "/underlay/move");
 
     @Autowired private MockMvc mvc;
     @Autowired private DemoPlaces demo;
@@ -80,7 +86,7 @@ class RouteWalkTest {
     void every_page_opens_for_its_own_firm() throws Exception {
         SoftAssertions softly = new SoftAssertions();
         for (Route route : routes()) {
-            boolean hasOwnTest = route.pattern().contains("{token}") || route.pattern().contains("{trial}");
+            boolean hasOwnTest = route.pattern().contains("{token}") || route.pattern().contains("{trial}") || route.pattern().endsWith("/underlay");
             if (route.method() == HttpMethod.GET && !hasOwnTest) {
                 int status = call(route, demo.staff("jory"), "Brannock").getStatus();
                 softly.assertThat(status).as(route.pattern()).isIn(200, 302);
@@ -105,23 +111,29 @@ class RouteWalkTest {
         String path = route.pattern().replace("{household}", String.valueOf(demo.household(household)))
                 .replace("{camera}", String.valueOf(demo.camera(household))).replace("{run}", String.valueOf(run(household)))
                 .replace("{trial}", String.valueOf(trial())).replace("{stage}", "ready").replace("{promise}", "1").replace("{resident}", "1")
-                .replace("{token}", "guessed");
-        AbstractMockHttpServletRequestBuilder<?> request = route.pattern().endsWith("/survey/plan")
-                ? MockMvcRequestBuilders.multipart(path).file(new MockMultipartFile("plan", "{}".getBytes()))
+                .replace("{token}", "guessed").replace("{reading}", "1").replace("{variant}", "1");
+        Optional<String> upload = route.method() == HttpMethod.POST ? UPLOADS.keySet().stream().filter(route.pattern()::endsWith).findFirst() : Optional.empty();
+        AbstractMockHttpServletRequestBuilder<?> request = upload.isPresent()
+                ? MockMvcRequestBuilders.multipart(path).file(new MockMultipartFile(UPLOADS.get(upload.get()), "{}".getBytes()))
                 : MockMvcRequestBuilders.request(route.method(), path);
-        if (route.pattern().endsWith("/try") || route.pattern().endsWith("/pose")) {
+        if (route.method() != HttpMethod.GET && TAKES_JSON.stream().anyMatch(route.pattern()::endsWith)) {
             request.contentType(MediaType.APPLICATION_JSON).content("{\"x\":1,\"y\":1,\"heightM\":2,\"headingDeg\":0,\"tiltDeg\":0,\"version\":0}");
         }
         if (route.method() == HttpMethod.POST) {
             request.param("camera", "1");
         }
         request.param("version", "0").param("way", "HOTSPOT").param("step", "power").param("answer", "ready")
-                .param("fault", "PASSWORD_MISTYPED").param("kind", "NOTE").param("on", "true");
+                .param("fault", "PASSWORD_MISTYPED").param("kind", "NOTE").param("on", "true")
+                .param("storey", "ground").param("id", firstWall(household));
         request.with(csrf());
         if (staff != null) {
             request.with(user(staff));
         }
         return mvc.perform(request).andReturn().getResponse();
+    }
+
+    private String firstWall(String household) {
+        return demo.jdbc().sql("select plan->'walls'->0->>'id' from household where id = :id").param("id", demo.household(household)).query(String.class).single();
     }
 
     private long run(String household) {

@@ -14,7 +14,6 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
@@ -49,14 +48,31 @@ class SheetController {
         }
     }
 
-    /** @param what {@code board} or {@code picture} */
-    @GetMapping("/households/{household}/survey/{what:board|picture}.svg")
-    ResponseEntity<String> svg(HouseholdRef ref, @PathVariable String what, @RequestParam Map<String, String> said) {
+    @GetMapping("/households/{household}/survey/board.svg")
+    ResponseEntity<String> boardSvg(HouseholdRef ref, @RequestParam Map<String, String> said) {
+        return svg(ref, "board", said);
+    }
+
+    @GetMapping("/households/{household}/survey/picture.svg")
+    ResponseEntity<String> pictureSvg(HouseholdRef ref, @RequestParam Map<String, String> said) {
+        return svg(ref, "picture", said);
+    }
+
+    @GetMapping("/households/{household}/survey/board.png")
+    ResponseEntity<byte[]> boardPng(HouseholdRef ref, @RequestParam Map<String, String> said) throws TranscoderException {
+        return png(ref, "board", said);
+    }
+
+    @GetMapping("/households/{household}/survey/picture.png")
+    ResponseEntity<byte[]> picturePng(HouseholdRef ref, @RequestParam Map<String, String> said) throws TranscoderException {
+        return png(ref, "picture", said);
+    }
+
+    private ResponseEntity<String> svg(HouseholdRef ref, String what, Map<String, String> said) {
         return file(what + "-" + ref.id() + ".svg", MediaType.valueOf("image/svg+xml")).body(drawn(ref, what, said));
     }
 
-    @GetMapping("/households/{household}/survey/{what:board|picture}.png")
-    ResponseEntity<byte[]> png(HouseholdRef ref, @PathVariable String what, @RequestParam Map<String, String> said) throws TranscoderException {
+    private ResponseEntity<byte[]> png(HouseholdRef ref, String what, Map<String, String> said) throws TranscoderException {
         PNGTranscoder transcoder = new PNGTranscoder();
         transcoder.addTranscodingHint(PNGTranscoder.KEY_WIDTH, PNG_WIDTH_PX);
         ByteArrayOutputStream out = new ByteArrayOutputStream();

@@ -1,0 +1,246 @@
+package roofnest.app.survey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.util.List;
+
+import javax.imageio.ImageIO;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.MediaType;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.mock.web.MockMultipartFile;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
+import org.springframework.transaction.annotation.Transactional;
+
+import roofnest.app.AppTest;
+import roofnest.app.DemoPlaces;
+
+/** The board's tools as the page uses them: drawing, readings, masks and zones, spots and variants, sheets. */
+@AppTest
+@Transactional
+class BoardApiTest {
+    @Autowired private MockMvc mvc;
+    @Autowired private DemoPlaces demo;
+    private String household = "Quiller";
+
+    @Test
+    void edits_are_kept_step_by_step_undone_and_redone() throws Exception {
+        assertThat(edit(1, "{\"edit\":\"add-walls\",\"storey\":\"ground\",\"points\":[[30,30],[34,30]],\"material\":\"brick\",\"thicknessM\":0.3}").getContentAsString())
+                .contains("Undo a wall drawn", "19 walls", "data-version=\"2\"");
+        assertThat(edit(2, "{\"edit\":\"add-place\",\"name\":\"bench\",\"at\":[31,29]}").getContentAsString()).contains("5 places");
+        assertThat(json("/survey/draw/undo", "{\"storey\":\"ground\",\"version\":3}").getContentAsString()).contains("4 places", "Redo a place set");
+        assertThat(json("/survey/draw/undo", "{\"storey\":\"ground\",\"version\":4}").getContentAsString()).contains("18 walls");
+        MockHttpServletResponse nothing = json("/survey/draw/undo", "{\"storey\":\"ground\",\"version\":5}");
+        assertThat(nothing.getStatus()).isEqualTo(422);
+        assertThat(nothing.getContentAsString()).contains("nothing more to undo");
+        assertThat(json("/survey/draw/redo", "{\"storey\":\"ground\",\"version\":5}").getContentAsString()).contains("19 walls");
+        assertThat(edit(6, "{\"edit\":\"delete\",\"id\":\"wall-19\"}").getContentAsString()).contains("18 walls", "disabled=\"disabled\">Redo");
+    }
+
+    @Test
+    void an_edit_of_a_sheet_that_somebody_else_changed_is_refused() throws Exception {
+        edit(1, "{\"edit\":\"add-place\",\"name\":\"bench\",\"at\":[31,29]}");
+        MockHttpServletResponse stale = edit(1, "{\"edit\":\"add-place\",\"name\":\"seat\",\"at\":[31,29]}");
+        assertThat(stale.getStatus()).isEqualTo(409);
+        assertThat(stale.getContentAsString()).contains("The plan was changed by somebody else");
+        assertThat(plan()).contains("bench").doesNotContain("seat");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "{\"edit\":\"add-walls\",\"storey\":\"ground\",\"points\":[[1,1],[1,1]],\"material\":\"brick\",\"thicknessM\":0.3}|too short",
+        "{\"edit\":\"add-area\",\"name\":\"bow\",\"kind\":\"lawn\",\"outline\":[[30,30],[34,34],[34,30],[30,34]]}|crosses itself",
+        "{\"edit\":\"add-walls\",\"storey\":\"ground\",\"points\":[[1,1],[900,1]],\"material\":\"brick\",\"thicknessM\":0.3}|X in metres must be from −500 to 500",
+        "{\"edit\":\"set-wall\",\"id\":\"gone\",\"material\":\"brick\",\"thicknessM\":0.3,\"heightM\":2.5}|no longer on the plan",
+        "{\"edit\":\"dance\"}|Nothing was changed",
+        "{\"edit\":\"set-wall\",\"id\":\"north\",\"material\":\"brick\",\"thicknessM\":\"thick\",\"heightM\":2.5}|Nothing was changed"})
+    void an_edit_that_cannot_be_is_said_in_words_and_leaves_the_plan(String edit, String sentence) throws Exception {
+        String before = plan();
+        MockHttpServletResponse response = edit(1, edit);
+        assertThat(response.getStatus()).isEqualTo(422);
+        assertThat(response.getContentAsString()).contains(sentence).doesNotContain("Exception", "jackson");
+        assertThat(plan()).isEqualTo(before);
+    }
+
+    @Test
+    void a_scanned_drawing_is_laid_under_scaled_and_taken_away() throws Exception {
+        ByteArrayOutputStream png = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(400, 300, BufferedImage.TYPE_INT_RGB), "png", png);
+        assertThat(perform(multipart(path("/survey/draw/underlay")).file(new MockMultipartFile("picture", png.toByteArray())).param("storey", "ground")).getStatus()).isEqualTo(302);
+        assertThat(perform(get(path("/survey/draw"))).getContentAsString()).contains("<image", "width=\"20.0\"");
+        assertThat(perform(get(path("/survey/draw/underlay?storey=ground"))).getContentAsByteArray()).isEqualTo(png.toByteArray());
+        assertThat(json("/survey/draw/underlay/scale?storey=ground", "{\"x1\":0,\"y1\":0,\"x2\":2,\"y2\":0,\"lengthM\":5}").getContentAsString()).contains("width=\"50.0\"");
+        assertThat(json("/survey/draw/underlay/scale?storey=ground", "{\"x1\":0,\"y1\":0,\"x2\":0,\"y2\":0,\"lengthM\":5}").getContentAsString()).contains("two points apart");
+        perform(post(path("/survey/draw/underlay/remove")).param("storey", "ground"));
+        assertThat(perform(get(path("/survey/draw"))).getContentAsString()).doesNotContain("<image");
+    }
+
+    @Test
+    void what_is_no_picture_is_not_laid_under() throws Exception {
+        for (byte[] bytes : List.of("<svg/>".getBytes(), new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 0, 0})) {
+            MockHttpServletResponse response = perform(multipart(path("/survey/draw/underlay")).file(new MockMultipartFile("picture", bytes)).param("storey", "ground"));
+            assertThat(response.getStatus()).isEqualTo(422);
+            assertThat(response.getContentAsString()).containsAnyOf("no picture that can be shown", "damaged").doesNotContain("Exception");
+        }
+    }
+
+    @Test
+    void a_reading_bends_the_map_and_says_how_and_goes_out_and_in_as_a_table() throws Exception {
+        assertThat(page("signal")).contains("No reading yet");
+        assertThat(read("9", "2", "1.2", "-78", "dbm").getStatus()).isEqualTo(302);
+        assertThat(read("13", "2", "1.2", "1", "bars").getStatus()).isEqualTo(302);
+        assertThat(page("signal")).contains("missed the 2 readings by", "each left out in turn", "than usual");
+        String csv = perform(get(path("/survey/readings.csv"))).getContentAsString();
+        assertThat(csv).startsWith("x_m,y_m,height_m,band,dbm,sd_db").contains("9.0,2.0,1.2,2.4,-78.0,2.0").contains("-71.0,4.0");
+        demo.jdbc().sql("delete from reading").update();
+        assertThat(perform(multipart(path("/survey/readings.csv")).file(new MockMultipartFile("readings", csv.getBytes()))).getStatus()).isEqualTo(302);
+        assertThat(perform(get(path("/survey/readings.csv"))).getContentAsString()).isEqualTo(csv);
+    }
+
+    @Test
+    void a_reading_that_cannot_be_keeps_what_was_typed() throws Exception {
+        MockHttpServletResponse response = read("9", "far", "1.2", "-7", "dbm");
+        assertThat(response.getStatus()).isEqualTo(422);
+        assertThat(response.getContentAsString()).contains("Enter y, from −500 to 500 m", "Enter the signal, from −100 to −10 dBm", "value=\"far\"", "value=\"-7\"");
+        assertThat(demo.count("reading")).isEqualTo(8);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "a,b\n1,2", "x_m,y_m,height_m,band,dbm\n1,2,1,2.4,NaN", "x_m,y_m,height_m,band,dbm\n1,2,1,6,-60\n1,2,1,2.4,-60", "x_m,y_m,height_m,band,dbm\n1,2\n", "\"open"})
+    void a_table_with_anything_wrong_in_it_is_refused_whole(String csv) throws Exception {
+        MockHttpServletResponse response = perform(multipart(path("/survey/readings.csv")).file(new MockMultipartFile("readings", csv.getBytes())).param("panel", "signal"));
+        assertThat(response.getStatus()).isEqualTo(422);
+        assertThat(response.getContentAsString()).contains("The table was refused and nothing was changed").doesNotContain("Exception");
+        assertThat(demo.jdbc().sql("select count(*) from reading where household_id = :id").param("id", demo.household("Quiller")).query(Long.class).single()).isZero();
+    }
+
+    @Test
+    void cells_are_blacked_out_and_shown_again_and_lie_on_the_plan() throws Exception {
+        MockHttpServletResponse on = camera("/cell", "{\"cell\":\"C6\",\"version\":0}");
+        assertThat(on.getContentAsString()).contains("patch masked", "<title>C6</title>", "data-version=\"1\"");
+        assertThat(camera("/cell", "{\"cell\":\"C6\",\"version\":1}").getContentAsString()).doesNotContain("patch masked");
+        assertThat(camera("/cell", "{\"cell\":\"Z40\",\"version\":2}").getContentAsString()).contains("no cell of that name");
+    }
+
+    @Test
+    void a_zone_is_drawn_in_the_picture_or_on_the_plan_and_taken_out() throws Exception {
+        assertThat(camera("/zones", "{\"corners\":[[0.3,0.6],[0.7,0.6],[0.5,0.9]],\"version\":0}").getContentAsString()).contains("patch zone", "zone 1");
+        assertThat(camera("/zones", "{\"outline\":[[14,1],[16,1],[15,3]],\"version\":1}").getContentAsString()).contains("zone 2");
+        assertThat(camera("/zones", "{\"outline\":[[2,-5],[3,-5],[3,-6]],\"version\":2}").getContentAsString()).contains("not in this camera");
+        assertThat(camera("/zones", "{\"corners\":[[0.3,0.6],[9,0.6],[0.5,0.9]],\"version\":2}").getContentAsString()).contains("Share across the picture");
+        assertThat(camera("/zones", "{\"remove\":0,\"version\":2}").getContentAsString()).contains("zone 2").doesNotContain(">zone 1<");
+        assertThat(camera("/zones", "{\"remove\":7,\"version\":3}").getStatus()).isEqualTo(422);
+    }
+
+    @Test
+    void better_spots_are_offered_with_what_they_gain_and_cost() throws Exception {
+        String spots = camera("POST", "/spots", "{}").getContentAsString();
+        assertThat(spots).contains("Recognise a face at the river stairs", "broken → kept", "h of sun in the lens a year", "Try it");
+        assertThat(camera("POST", "/fewest", "{}").getContentAsString()).contains("One Dunmark Post keeps everything that is promised to be seen");
+    }
+
+    @Test
+    void variants_are_kept_compared_taken_and_thrown_away() throws Exception {
+        assertThat(perform(post(path("/survey/variants")).param("variantName", "by the door")).getStatus()).isEqualTo(302);
+        assertThat(perform(post(path("/survey/variants")).param("variantName", "By the door").param("panel", "spots")).getContentAsString()).contains("has this name already");
+        put("{\"x\":11.35,\"y\":0.2,\"heightM\":2.5,\"headingDeg\":106,\"tiltDeg\":12,\"version\":0}");
+        String compared = perform(get(path("/survey/compare"))).getContentAsString();
+        assertThat(compared).contains("As it stands", "by the door", "worse").doesNotContain(">better<");
+        long variant = demo.jdbc().sql("select id from variant").query(Long.class).single();
+        assertThat(perform(post(path("/survey/variants/" + variant + "/take"))).getStatus()).isEqualTo(302);
+        assertThat(demo.jdbc().sql("select y_m from camera where id = :id").param("id", demo.camera("Quiller")).query(Double.class).single()).isEqualTo(2.0);
+        assertThat(perform(post(path("/survey/variants/" + variant + "/remove"))).getStatus()).isEqualTo(302);
+        assertThat(demo.count("variant")).isZero();
+    }
+
+    @Test
+    void boards_and_pictures_go_out_as_svg_and_png_and_plans_as_geojson_and_in_again() throws Exception {
+        for (String panel : List.of("promises", "signal", "walks", "sun")) {
+            assertThat(perform(get(path("/survey/board.svg?panel=" + panel))).getContentAsString()).startsWith("<svg").contains("Weir Steps", "class=\"wall stone\"");
+        }
+        assertThat(ImageIO.read(new ByteArrayInputStream(perform(get(path("/survey/board.png?panel=signal"))).getContentAsByteArray())).getWidth()).isEqualTo(1800);
+        assertThat(ImageIO.read(new ByteArrayInputStream(perform(get(path("/survey/picture.png?night=true"))).getContentAsByteArray())).getHeight()).isEqualTo(1013);
+        String before = perform(get(path("/survey/plan.json"))).getContentAsString();
+        String geoJson = perform(get(path("/survey/plan.geojson"))).getContentAsString();
+        assertThat(geoJson).contains("FeatureCollection");
+        assertThat(perform(multipart(path("/survey/plan")).file(new MockMultipartFile("plan", geoJson.getBytes()))).getStatus()).isEqualTo(302);
+        assertThat(perform(get(path("/survey/plan.json"))).getContentAsString()).isEqualTo(before);
+    }
+
+    @Test
+    void a_promise_to_record_before_they_arrive_is_written_and_judged() throws Exception {
+        assertThat(perform(post(path("/brief/promises")).param("kind", "RECORDED_BEFORE").param("level", "DETECT").param("place", "lane-door").param("path", "moon"))
+                .getContentAsString()).contains("Choose a path of the plan");
+        String path = demo.jdbc().sql("select plan->'paths'->0->>'id' from household where id = :id").param("id", demo.household("Quiller")).query(String.class).single();
+        perform(post(path("/brief/promises")).param("kind", "RECORDED_BEFORE").param("level", "DETECT").param("place", "lane-door").param("path", path));
+        assertThat(perform(get(path("/brief"))).getContentAsString()).contains("Recorded before they reach the lane door by", "at 25 px/m after", "they are there after");
+    }
+
+    @Test
+    void an_empty_sheet_is_begun_for_a_house_without_a_plan() throws Exception {
+        household = "Tansley";
+        assertThat(perform(get(path("/survey"))).getContentAsString()).contains("Draw it on an empty sheet");
+        perform(post(path("/survey/draw")));
+        assertThat(perform(get(path("/survey/draw"))).getContentAsString()).contains("0 walls, 0 areas", "Ground is drawn on");
+        assertThat(perform(get(path("/survey"))).getContentAsString()).contains("Put the first camera on the plan");
+    }
+
+    private MockHttpServletResponse edit(int version, String edit) throws Exception {
+        return json("/survey/draw/edits", "{\"storey\":\"ground\",\"version\":" + version + ",\"edit\":" + edit + "}");
+    }
+
+    private MockHttpServletResponse read(String x, String y, String up, String value, String as) throws Exception {
+        return perform(post(path("/survey/readings")).param("readX", x).param("readY", y).param("readHeight", up).param("readBand", "GHZ_2_4")
+                .param("readValue", value).param("readAs", as).param("panel", "signal"));
+    }
+
+    private String page(String panel) throws Exception {
+        return perform(get(path("/survey?panel=" + panel))).getContentAsString();
+    }
+
+    private MockHttpServletResponse camera(String what, String body) throws Exception {
+        return camera("PUT", what, body);
+    }
+
+    private MockHttpServletResponse camera(String method, String what, String body) throws Exception {
+        String address = path("/survey/cameras/" + demo.camera("Quiller") + what);
+        return perform((method.equals("PUT") ? MockMvcRequestBuilders.put(address) : post(address))
+                .contentType(MediaType.APPLICATION_JSON).accept("text/html", "application/problem+json").content(body));
+    }
+
+    private void put(String pose) throws Exception {
+        assertThat(camera("/pose", pose).getStatus()).isEqualTo(200);
+    }
+
+    private MockHttpServletResponse json(String rest, String body) throws Exception {
+        return perform(post(path(rest)).contentType(MediaType.APPLICATION_JSON).accept("text/html", "application/problem+json").content(body));
+    }
+
+    private MockHttpServletResponse perform(AbstractMockHttpServletRequestBuilder<?> request) throws Exception {
+        request.with(user(demo.staff("jory"))).with(csrf());
+        return mvc.perform(request).andReturn().getResponse();
+    }
+
+    private String path(String rest) {
+        return "/households/" + demo.household(household) + rest;
+    }
+
+    private String plan() {
+        return demo.jdbc().sql("select plan::text from household where id = :id").param("id", demo.household(household)).query(String.class).single();
+    }
+}
