@@ -85,7 +85,7 @@ class BoardTest {
     void a_storey_and_layers_can_be_chosen(Visit visit) {
         visit.as("jory").household("Verrall").survey();
         Page page = visit.page();
-        page.getByText("Signal", new Page.GetByTextOptions().setExact(true)).click();
+        page.locator(".board-tools").getByText("Signal").click();
         assertThat(page.locator(".layer-signal").first()).isHidden();
         page.getByText("Upper floor").click();
         assertThat(page).hasURL(Pattern.compile("storey=upper"));

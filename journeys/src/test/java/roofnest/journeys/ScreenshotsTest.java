@@ -13,6 +13,7 @@ import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
 import com.microsoft.playwright.Page;
 
+import roofnest.journeys.pages.DrawPage;
 import roofnest.journeys.pages.HouseholdPages;
 import roofnest.journeys.pages.RunPage;
 
@@ -29,11 +30,13 @@ class ScreenshotsTest {
         HouseholdPages quiller = visit.household("Quiller");
         quiller.brief();
         take(visit, "01-brief");
+        quiller.survey();
+        panel(visit, "Spots");
+        visit.page().getByLabel("Keep this as").fill("as first sketched");
+        visit.page().getByText("Keep", new Page.GetByTextOptions().setExact(true)).click();
         quiller.survey().drag(0, -2.2).type("heading", "106").type("height", "2.5").saved();
         take(visit, "02-survey");
-        visit.page().getByText("Dim", new Page.GetByTextOptions().setExact(true)).click();
-        take(visit, "02-survey-loft");
-        visit.page().getByText("Dim", new Page.GetByTextOptions().setExact(true)).click();
+        board(visit, quiller);
         quiller.ready();
         take(visit, "03-ready");
         visit.page().getByText("Take these").click();
@@ -64,6 +67,36 @@ class ScreenshotsTest {
         take(visit, "04-pair-run-phone");
         visit.household("Peverell").prove();
         take(visit, "08-prove-phone");
+    }
+
+    /** The board by signal, walks at night, sun in the dim theme, drawing, and variants compared. */
+    private static void board(Visit visit, HouseholdPages quiller) {
+        Page page = visit.page();
+        panel(visit, "Walks");
+        page.getByText("Night", new Page.GetByTextOptions().setExact(true)).click();
+        page.locator(".picture.by-night").waitFor();
+        page.locator("#walk-slider").fill("36");
+        take(visit, "02-survey-walks");
+        page.getByText("Dim", new Page.GetByTextOptions().setExact(true)).click();
+        panel(visit, "Sun");
+        take(visit, "02-survey-sun");
+        page.getByText("Dim", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByText("Draw", new Page.GetByTextOptions().setExact(true)).click();
+        new DrawPage(page).choose("wall-material", "brick").click(14, 2).click(17, 2).hover(17, 4.6);
+        take(visit, "02-survey-draw");
+        new DrawPage(page).press("Escape").undo().done();
+        panel(visit, "Spots");
+        page.getByText("Compare side by side").click();
+        take(visit, "02-survey-compare");
+        visit.household("Merrin").survey();
+        panel(visit, "Signal");
+        take(visit, "02-survey-signal");
+        visit.household("Quiller");
+        quiller.survey();
+    }
+
+    private static void panel(Visit visit, String name) {
+        visit.page().locator(".panel-tabs").getByText(name).click();
     }
 
     private static void take(Visit visit, String name) {

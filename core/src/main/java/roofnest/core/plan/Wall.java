@@ -44,6 +44,14 @@ public record Wall(
         return material;
     }
 
+    /** The wall moved to its face on the side of a point, as a sheet there. */
+    public Wall facing(PlanPoint point) {
+        double heading = from.headingToDeg(to);
+        double left = (to.xM() - from.xM()) * (point.yM() - from.yM()) - (to.yM() - from.yM()) * (point.xM() - from.xM());
+        double aside = left > 0 ? heading - 90 : heading + 90;
+        return new Wall(id, storey, from.towards(aside, thicknessM / 2), to.towards(aside, thicknessM / 2), material, thicknessM, heightM, openings);
+    }
+
     /** Whether a point of the plan lies inside its thickness. */
     public boolean covers(PlanPoint point) {
         return Segments.distanceM(point, from, to) < thicknessM / 2 - EPSILON_M;

@@ -1,10 +1,16 @@
 package roofnest.core.view;
 
+import java.util.List;
+
 import roofnest.core.plan.HousePlan;
+import roofnest.core.plan.Material;
 import roofnest.core.plan.PlanPoint;
+import roofnest.core.plan.RaysFrom;
+import roofnest.core.plan.Segments;
 import roofnest.core.plan.SpacePoint;
 import roofnest.core.plan.Storey;
 import roofnest.core.plan.Wall;
+import roofnest.core.plan.WallCrossings;
 
 /**
  * What is so near to a lens that its own infrared or spotlight comes back from it and blinds the picture at night: any
@@ -23,7 +29,7 @@ public record Bounce(double nearestM, double soffitM, boolean insideWall) {
     private static final int DOWN = 9;
 
     public static Bounce of(HousePlan plan, Eye eye) {
-        return new Bounce(nearest(eye), soffit(plan, eye.pose()), insideWall(plan, eye.pose()));
+        return new Bounce(nearest(facing(plan, eye), eye), soffit(plan, eye.pose()), insideWall(plan, eye.pose()));
     }
 
     /** The nearest surface, with a near soffit counted in full proportion: as far from its limit as it would be from a wall's. */
@@ -31,7 +37,16 @@ public record Bounce(double nearestM, double soffitM, boolean insideWall) {
         return insideWall ? 0 : Math.min(nearestM, soffitM * CLEAR_M / SOFFIT_M);
     }
 
-    private static double nearest(Eye eye) {
+    /** Walls are sheets on their centre line elsewhere; this near, their faces are what light comes back from. */
+    private static RaysFrom facing(HousePlan plan, Eye eye) {
+        PlanPoint at = eye.pose().onPlan();
+        List<Wall> faces = plan.walls().stream()
+                .filter(wall -> Segments.distanceM(at, wall.from(), wall.to()) < LOOKED_M + wall.thicknessM() / 2)
+                .map(wall -> wall.facing(at)).toList();
+        return new WallCrossings(plan.withWalls(faces)).from(at.xM(), at.yM());
+    }
+
+    private static double nearest(RaysFrom rays, Eye eye) {
         double nearest = LOOKED_M;
         Projection projection = eye.projection();
         SpacePoint lens = projection.eye();
@@ -40,9 +55,9 @@ public record Bounce(double nearestM, double soffitM, boolean insideWall) {
                 double[] d = projection.direction(new Projection.Pixel(
                         column / (ACROSS - 1.0) * eye.lens().widthPx(), row / (DOWN - 1.0) * eye.lens().heightPx()));
                 double[] first = {1};
-                eye.rays().walk(lens.zM(), lens.xM() + LOOKED_M * d[0], lens.yM() + LOOKED_M * d[1], lens.zM() + LOOKED_M * d[2],
+                rays.walk(lens.zM(), lens.xM() + LOOKED_M * d[0], lens.yM() + LOOKED_M * d[1], lens.zM() + LOOKED_M * d[2],
                         (material, thicknessM, share) -> {
-                            first[0] = Math.min(first[0], share);
+                            first[0] = material == Material.OPEN ? first[0] : Math.min(first[0], share);
                             return true;
                         });
                 nearest = Math.min(nearest, first[0] * LOOKED_M);
