@@ -105,8 +105,8 @@ class DrawingTest {
 
     private static DrawPage newHouse(Visit visit, String name) {
         visit.as("jory");
-        visit.page().getByLabel("Name").fill(name);
-        visit.page().getByLabel("Address").fill("1 Tithe Lane");
+        visit.page().locator("#name").fill(name);
+        visit.page().locator("#address").fill("1 Tithe Lane");
         visit.page().locator("form[action='/households'] button").click();
         visit.page().waitForURL("**/brief");
         visit.page().navigate(visit.page().url().replace("/brief", "/survey"));
