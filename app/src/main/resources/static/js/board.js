@@ -2,6 +2,7 @@
 // At most one pose is on its way to the server; while it is, only the newest further one is remembered.
 
 import { isTyping, onDrawing, send, show } from "./exchange.js";
+import { startLettering } from "./lettering.js";
 import { startPicture } from "./picture.js";
 import { startSpots } from "./spots.js";
 import { startWalk } from "./walk.js";
@@ -23,6 +24,7 @@ export function startBoard() {
   const plan = document.getElementById("plan");
   if (plan?.classList.contains("zoomable")) {
     startZoom(plan);
+    startLettering(plan);
   }
   if (!perch || !form) {
     return;

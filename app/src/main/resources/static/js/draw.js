@@ -2,6 +2,7 @@
 // the grid. What an edit does to the plan, and whether it may, the server says.
 
 import { isTyping, onDrawing, send, show } from "./exchange.js";
+import { startLettering } from "./lettering.js";
 import { startZoom } from "./zoom.js";
 
 const SVG = "http://www.w3.org/2000/svg";
@@ -29,6 +30,7 @@ export function startDrawing() {
   let chosen = null;
   let joining = null;
   startZoom(plan, { panWithOne: false });
+  startLettering(plan);
 
   const state = () => document.getElementById("sheet-state").dataset;
   const pixel = () => plan.viewBox.baseVal.width / plan.clientWidth;

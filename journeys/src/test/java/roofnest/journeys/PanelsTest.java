@@ -2,7 +2,9 @@ package roofnest.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.regex.Pattern;
 
 import org.junit.jupiter.api.Test;
@@ -36,6 +38,44 @@ class PanelsTest {
         page.getByText("Take out", new Page.GetByTextOptions().setExact(true)).click();
         assertThat(page.locator(".link-table")).hasText(links);
         assertThat(page.locator("[data-live=contours]").innerHTML()).isEqualTo(before);
+    }
+
+    @Test
+    void names_on_a_full_plan_keep_clear_of_one_another_and_come_back_when_it_is_zoomed(Visit visit) {
+        visit.as("jory").household("Merrin").survey();
+        panel(visit, "Signal");
+        Page page = visit.page();
+        page.waitForFunction("() => document.querySelector('#plan text[data-moved]')");
+        assertThat(hiddenNames(page)).as("names that hide another").isEmpty();
+        Locator waiting = page.locator("#plan .no-room");
+        int before = waiting.count();
+        assertThat(before).isPositive();
+        double size = page.locator("#plan .room").first().boundingBox().height;
+        for (int i = 0; i < 6; i++) {
+            page.locator("[data-zoom=in]").click();
+        }
+        page.waitForFunction("count => document.querySelectorAll('#plan .no-room').length < count", before);
+        assertThat(page.locator("#plan .room").first().boundingBox().height).isCloseTo(size, within(1.0));
+        assertThat(hiddenNames(page)).as("names that hide another").isEmpty();
+    }
+
+    /** Pairs of names of which one hides more than a fifth of the other. */
+    @SuppressWarnings("unchecked")
+    private static List<String> hiddenNames(Page page) {
+        return (List<String>) page.evaluate("""
+                () => {
+                  const names = Array.from(document.querySelectorAll("#plan text")).filter((text) => text.checkVisibility({ visibilityProperty: true }) && !text.closest("[hidden]"))
+                    .map((text) => ({ words: text.textContent, box: text.getBoundingClientRect() })).filter(({ box }) => box.width > 0);
+                  const pairs = [];
+                  names.forEach((a, i) => names.slice(i + 1).forEach((b) => {
+                    const width = Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left);
+                    const height = Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top);
+                    if (width > 0 && height > 0 && width * height > 0.2 * Math.min(a.box.width * a.box.height, b.box.width * b.box.height)) {
+                      pairs.push(a.words + " / " + b.words);
+                    }
+                  }));
+                  return pairs;
+                }""");
     }
 
     @Test

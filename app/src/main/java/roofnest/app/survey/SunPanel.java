@@ -26,9 +26,10 @@ record SunPanel(List<Petal> petals, String year, String now, boolean dazzles, Li
     private static final double DIAL = 100;
     private static final double HUB = 26;
     private static final double REACH = 62;
+    private static final double LABEL = 50;
     private static final double LINE_M = 6;
 
-    /** @param path of the sector; ({@code x}, {@code y}) where the month's name stands */
+    /** @param path of the sector; ({@code x}, {@code y}) where the month's name stands; {@code label} is in hours */
     record Petal(String month, int minutes, String path, String rim, double x, double y, double labelX, double labelY, String label) {}
 
     record SunLine(double x1, double y1, double x2, double y2) {}
@@ -71,7 +72,7 @@ record SunPanel(List<Petal> petals, String year, String now, boolean dazzles, Li
         double out = HUB + REACH * minutes / most;
         return new Petal(month.getDisplayName(TextStyle.SHORT, Locale.ENGLISH), minutes, sector(from, to, out), sector(from, to, HUB + REACH),
                 DIAL + (HUB + REACH + 11) * Math.sin(middle), DIAL - (HUB + REACH + 11) * Math.cos(middle) + 4,
-                DIAL + (HUB + 13) * Math.sin(middle), DIAL - (HUB + 13) * Math.cos(middle) + 4, minutes == 0 ? "" : hours(minutes));
+                DIAL + LABEL * Math.sin(middle), DIAL - LABEL * Math.cos(middle) + 4, minutes == 0 ? "" : Numbers.fixed(minutes / 60.0, minutes < 600 ? 1 : 0));
     }
 
     private static String sector(double from, double to, double out) {

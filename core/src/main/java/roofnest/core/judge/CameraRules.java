@@ -96,14 +96,14 @@ final class CameraRules {
     }
 
     Finding joins(PromiseKey key, Camera camera) {
-        Limit none = Limit.atMost(0, 0, Unit.COUNT);
+        Limit none = Limit.atMost(0, 0, Unit.FAULTS);
         if (facts.network().isEmpty()) {
             return Finding.untried(key, none, "The house's Wi-Fi name and password are not written down yet.");
         }
         List<FitIssue> issues = CredentialFit.judge(facts.network().get(), camera.model());
         long blocking = issues.stream().filter(FitIssue::blocks).count();
         // Something that only has to be done first is no fault, but the margin is gone.
-        Limit limit = Limit.atMost(0, issues.size() > blocking ? 1 : 0, Unit.COUNT);
+        Limit limit = Limit.atMost(0, issues.size() > blocking ? 1 : 0, Unit.FAULTS);
         String reason = issues.isEmpty()
                 ? "Name, password, band and security all suit " + camera.model().fullName() + "."
                 : issues.get(0).sentence();
@@ -114,7 +114,7 @@ final class CameraRules {
     }
 
     Finding ownPassword(PromiseKey key, Camera camera) {
-        Limit none = Limit.atMost(0, 0, Unit.COUNT);
+        Limit none = Limit.atMost(0, 0, Unit.FAULTS);
         if (!camera.joined()) {
             return Finding.untried(key, none, camera.name() + " is not joined yet.");
         }

@@ -246,7 +246,7 @@ public final class HouseholdJudge {
     }
 
     private static Finding onlyThese(PromiseKey key, HouseholdFacts facts) {
-        Limit none = Limit.atMost(0, 0, Unit.COUNT);
+        Limit none = Limit.atMost(0, 0, Unit.FAULTS);
         if (facts.access().grants().isEmpty()) {
             return Finding.untried(key, none, "Nobody has been given access yet.");
         }

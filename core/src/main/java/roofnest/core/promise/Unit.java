@@ -5,7 +5,7 @@ import roofnest.core.lang.Numbers;
 /** The units of measured values and limits, and the one place that formats them. */
 public enum Unit {
     DBM("dBm", 0), PX_PER_M("px/m", 0), PERCENT("%", 0), PERCENT_FINE("%", 1), DAYS("days", 0), SECONDS("s", 1),
-    METRES("m", 2), DEGREES("°", 0), COUNT("", 0);
+    METRES("m", 2), DEGREES("°", 0), FAULTS("faults", 0);
 
     private final String symbol;
     private final int decimals;
@@ -19,11 +19,14 @@ public enum Unit {
         return symbol;
     }
 
-    /** The value rounded for people, with its symbol: {@code −63 dBm}, {@code 14°}, {@code 3}. */
+    /** The value rounded for people, with its symbol: {@code −63 dBm}, {@code 14°}, {@code 1 fault}. */
     public String format(double value) {
         String number = Numbers.fixed(value, decimals);
-        if (symbol.isEmpty() || this == DEGREES) {
+        if (this == DEGREES) {
             return number + symbol;
+        }
+        if (this == FAULTS) {
+            return number.equals("1") ? "1 fault" : number + " faults";
         }
         return number + " " + symbol;
     }

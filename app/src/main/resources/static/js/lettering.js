@@ -1,0 +1,118 @@
+// Finds room for a plan's lettering. Names come in the order of what an installer misses most; each takes the nearest free
+// spot about its mark (a contour's name only its own), and what finds none waits until the plan is zoomed, where lettering
+// and marks keep their size.
+
+const ORDER = [".room", ".perch.other text", ".thing text:not(.mark-letter)", ".place text", ".readings text", ".ray-loss, .walk-mark-name",
+  ".contour-name", ".round text, .ground-name, .tick-name"];
+const MARKS = ".flag, .perch-body, .perch-reach, .perch.other circle, .thing rect, .socket rect, .aim";
+const MOST_HIDDEN = 0.15;
+const GAP_PX = 2;
+
+export function startLettering(plan) {
+  let zoomedTo = 1;
+  let asked = false;
+
+  function soon() {
+    if (!asked) {
+      asked = true;
+      requestAnimationFrame(() => {
+        asked = false;
+        letter(plan, zoomedTo);
+      });
+    }
+  }
+  plan.addEventListener("zoomed", (event) => {
+    zoomedTo = event.detail;
+    soon();
+  });
+  document.addEventListener("board-shown", soon);
+  new MutationObserver(soon).observe(plan, { attributes: true, attributeFilter: ["class"] });
+  document.fonts.ready.then(soon);
+}
+
+/** @param zoomedTo share of the plan's width that is shown */
+function letter(plan, zoomedTo) {
+  keepSize(plan, zoomedTo);
+  const onScreen = plan.getScreenCTM();
+  const taken = Array.from(plan.querySelectorAll(MARKS)).filter((mark) => mark.checkVisibility()).map((mark) => boxOf(mark.getBoundingClientRect()));
+  const texts = ORDER.flatMap((kind) => Array.from(plan.querySelectorAll(kind)));
+  for (const text of texts) {
+    if (text.dataset.moved) {
+      text.removeAttribute("transform");
+      delete text.dataset.moved;
+    }
+    text.classList.remove("no-room");
+  }
+  // All are measured before any is moved, so that the page is laid out once.
+  const measured = texts.filter((text) => text.checkVisibility()).map((text) => {
+    const mark = text.parentNode.hasAttribute("transform") ? text.parentNode.getScreenCTM() : null;
+    return { text, at: boxOf(text.getBoundingClientRect()), mark: mark && { x: mark.e, y: mark.f }, fixed: text.hasAttribute("transform") || text.classList.contains("contour-name") };
+  });
+  for (const { text, at, mark, fixed } of measured) {
+    let best = null;
+    for (const [dx, dy] of fixed ? [[0, 0]] : spotsAbout(at, mark)) {
+      const hidden = overlap(at, dx, dy, taken);
+      if (!best || hidden < best.hidden) {
+        best = { dx, dy, hidden };
+      }
+      if (hidden === 0) {
+        break;
+      }
+    }
+    if (best.hidden > MOST_HIDDEN) {
+      text.classList.add("no-room");
+      continue;
+    }
+    if (best.dx !== 0 || best.dy !== 0) {
+      const scale = mark ? text.parentNode.getScreenCTM().a : onScreen.a;
+      text.setAttribute("transform", `translate(${(best.dx / scale).toFixed(3)} ${(best.dy / scale).toFixed(3)})`);
+      text.dataset.moved = "true";
+    }
+    taken.push({ left: at.left + best.dx, right: at.right + best.dx, top: at.top + best.dy, bottom: at.bottom + best.dy });
+  }
+}
+
+/** Marks and free lettering are drawn in metres; when a metre grows on the screen, they shrink by as much. */
+function keepSize(plan, zoomedTo) {
+  for (const sign of plan.querySelectorAll("g[transform*='scale(']:not(#cursor)")) {
+    sign.dataset.usual ??= sign.dataset.scale ?? /scale\(([^)]+)\)/.exec(sign.getAttribute("transform"))[1];
+    const scale = Number(sign.dataset.usual) * zoomedTo;
+    if (sign.dataset.scale) {
+      sign.dataset.scale = scale;
+    }
+    sign.setAttribute("transform", sign.getAttribute("transform").replace(/scale\([^)]+\)/, `scale(${scale})`));
+  }
+  for (const text of plan.querySelectorAll("text[font-size]:not(#rubber text, #sketching text)")) {
+    if (!text.parentNode.hasAttribute("transform")) {
+      text.dataset.usual ??= text.getAttribute("font-size");
+      text.setAttribute("font-size", Number(text.dataset.usual) * zoomedTo);
+    }
+  }
+}
+
+/** Where a name may go: as drawn, to the other side of its mark, then step by step up and down. */
+function spotsAbout(at, mark) {
+  const width = at.right - at.left;
+  const height = at.bottom - at.top;
+  const across = mark ? [0, 2 * (mark.x - (at.left + at.right) / 2), mark.x - (at.left + at.right) / 2] : [0, -width * 0.6, width * 0.6];
+  const along = [0, height, -height, 1.8 * height, -1.8 * height, 2.6 * height, -2.6 * height];
+  return along.flatMap((dy) => across.map((dx) => [dx, dy]));
+}
+
+/** The most that a name there would hide of anything, or anything of it, as a share. */
+function overlap(at, dx, dy, taken) {
+  const area = (at.right - at.left) * (at.bottom - at.top);
+  let hidden = 0;
+  for (const box of taken) {
+    const width = Math.min(at.right + dx, box.right) - Math.max(at.left + dx, box.left);
+    const height = Math.min(at.bottom + dy, box.bottom) - Math.max(at.top + dy, box.top);
+    if (width > 0 && height > 0) {
+      hidden = Math.max(hidden, width * height / Math.min(area, (box.right - box.left) * (box.bottom - box.top)));
+    }
+  }
+  return hidden;
+}
+
+function boxOf(rect) {
+  return { left: rect.left - GAP_PX, right: rect.right + GAP_PX, top: rect.top, bottom: rect.bottom };
+}
