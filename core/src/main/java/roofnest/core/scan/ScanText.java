@@ -1,0 +1,33 @@
+package roofnest.core.scan;
+
+import java.util.List;
+
+/**
+ * Reads the text of command-line Wi-Fi scanners as far as it goes: {@code iw dev … scan}, {@code nmcli … dev wifi} in
+ * table and terse form, {@code netsh wlan show networks mode=bssid} in any language, and CSV with a heading.
+ */
+public final class ScanText {
+    /** Longest text that is read, characters. */
+    public static final int MOST_CHARACTERS = 4_000_000;
+    /** Longer lines are shown cut off at this many characters. */
+    static final int SHOWN_CHARACTERS = 200;
+
+    private static final List<ScanReader> READERS = List.of(new IwReader(), new NetshReader(), new NmcliTableReader(), new CsvReader(), new NmcliTerseReader());
+
+    private ScanText() {}
+
+    /** @throws IllegalArgumentException if the text is longer than {@link #MOST_CHARACTERS} */
+    public static Scan read(String text) {
+        if (text.length() > MOST_CHARACTERS) {
+            throw new IllegalArgumentException("a scan has at most " + MOST_CHARACTERS + " characters; this has " + text.length());
+        }
+        List<String> lines = text.lines().toList();
+        ScanReader reader = READERS.stream().filter(each -> each.knows(lines)).findFirst().orElse(null);
+        Findings findings = new Findings(lines);
+        if (reader == null) {
+            return findings.scan(Scan.Source.UNKNOWN);
+        }
+        reader.read(lines, findings);
+        return findings.scan(reader.source());
+    }
+}
