@@ -2,11 +2,16 @@ package roofnest.core.catalogue;
 
 import roofnest.core.lang.Require;
 
-/** One camera model of the catalogue. */
+/**
+ * One camera model of the catalogue.
+ *
+ * @param factoryAddress fixed IPv4 address with its prefix that it comes with, such as {@code 172.20.9.9/24}; null when
+ *     it asks the house for one
+ */
 public record DeviceModel(
         String key, String maker, String name, String summary, LensSpec lens, RadioSpec radio, CredentialRule credentials,
         SetUp setUp, PasswordRule passwordRule, String factoryPassword, PowerSpec power, MotionSpec motion,
-        RecordingSpec recording, MaskGrid mask, MountSpec mount, Sharing sharing) {
+        RecordingSpec recording, MaskGrid mask, MountSpec mount, Sharing sharing, String factoryAddress) {
 
     /** The cells in which a picture can be blacked out: columns from the left A, B, …; rows from the top 1, 2, …. */
     public record MaskGrid(int columns, int rows) {

@@ -5,12 +5,14 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.CharacterSet;
 import roofnest.core.catalogue.CredentialRule;
 import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.catalogue.RadioSpec;
 import roofnest.core.catalogue.WifiSecurity;
 
@@ -34,6 +36,9 @@ public final class CredentialFit {
             }
         }
         radio(issues, network, model.radio(), model);
+        if (network.isolated()) {
+            isolation(issues, model);
+        }
         issues.sort(Comparator.comparing(FitIssue::blocks).reversed());
         return issues;
     }
@@ -86,6 +91,17 @@ public final class CredentialFit {
                     "The name is hidden and " + model.fullName() + " can only pick a name that it sees.",
                     "Let the router announce its name"));
         }
+    }
+
+    /** Ways in which the app needs no path to the camera over the house's own network. */
+    private static final Set<PairingMethod.Way> PAST_ISOLATION = Set.of(PairingMethod.Way.HOTSPOT, PairingMethod.Way.PHONE_CODE, PairingMethod.Way.HUB_BUTTON, PairingMethod.Way.SAME_ACCOUNT);
+
+    private static void isolation(List<FitIssue> issues, DeviceModel model) {
+        boolean joins = model.setUp().methods().stream().map(PairingMethod::way).anyMatch(PAST_ISOLATION::contains);
+        issues.add(new FitIssue(FitIssue.Field.ISOLATION, !joins,
+                joins ? "The network keeps its devices apart: " + model.fullName() + " joins, but every look goes by way of the internet."
+                        : "The network keeps its devices apart, so the phone never finds " + model.fullName() + ".",
+                "Let devices on it reach one another, or use the main network"));
     }
 
     private static String words(RadioSpec radio) {

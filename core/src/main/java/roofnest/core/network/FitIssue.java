@@ -9,5 +9,5 @@ package roofnest.core.network;
  * @param remedy what to do about it
  */
 public record FitIssue(Field field, boolean blocks, String sentence, String remedy) {
-    public enum Field { NAME, PASSWORD, BAND, SECURITY, HIDDEN }
+    public enum Field { NAME, PASSWORD, BAND, SECURITY, HIDDEN, ISOLATION }
 }
