@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 import org.springframework.stereotype.Component;
@@ -12,12 +13,14 @@ import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
 import roofnest.app.firm.Staff;
+import roofnest.app.ready.RouterRepository;
 import roofnest.app.survey.ReadingRepository;
 import roofnest.app.web.HouseholdRef;
 import roofnest.core.access.Access;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
 import roofnest.core.judge.Camera;
+import roofnest.core.network.HomeNetwork;
 import roofnest.core.plan.SpacePoint;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Light;
@@ -60,6 +63,10 @@ class DemoMaltings {
             read(ref, staff);
         });
         tools.network(ref, Stage.SURVEY, "maltings", "nine-swallows-home", Set.of(Band.GHZ_2_4, Band.GHZ_5), WifiSecurity.WPA2_WPA3);
+        tools.changes.run(ref, Stage.SURVEY, () -> tools.networks.save(ref.id(), 0,
+                new HomeNetwork("maltings guests", "a-bed-for-the-night", Set.of(Band.GHZ_2_4, Band.GHZ_5), WifiSecurity.WPA2, false, true), 0, ref.by()));
+        tools.router(ref, new RouterRepository.Router("Brill R2", true, true,
+                Optional.of(new RouterRepository.Addresses("192.168.20.1/24", "192.168.20.100", "192.168.20.131", 27)), Optional.of(18.0), Optional.empty(), 0));
     }
 
     /** What a phone showed while walking round: thick stone here takes more than its usual share. */

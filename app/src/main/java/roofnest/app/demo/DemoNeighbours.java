@@ -13,6 +13,7 @@ import roofnest.app.pair.Runs;
 import roofnest.app.prove.HandOver;
 import roofnest.app.prove.TrialRepository;
 import roofnest.app.prove.Trials;
+import roofnest.app.ready.RouterRepository;
 import roofnest.app.web.Form;
 import roofnest.app.web.HouseholdRef;
 import roofnest.core.access.Access;
@@ -90,6 +91,8 @@ class DemoNeighbours {
         tools.plan(ref, "bungalow");
         frontDoor(ref);
         tools.network(ref, Stage.READY, "saltgate", "two-herons-wait", LOW, WifiSecurity.WPA2);
+        tools.router(ref, new RouterRepository.Router("Hedgeway", false, false, Optional.of(new RouterRepository.Addresses("192.168.8.1/24", "192.168.8.100", "192.168.8.200", 6)),
+                Optional.of(4.5), Optional.of(20.0), 0));
         long camera = tools.camera(ref, Stage.READY, "Road eye", "dunmark-post", new CameraPose(3.2, -0.35, 2.4, 215, 10),
                 new Camera.Settings(30, 5, 16, 420, 12, 0.4, 60));
         tools.changes.run(ref, Stage.BRIEF, () -> tools.promises.keepsDays(ref.id(), 14));

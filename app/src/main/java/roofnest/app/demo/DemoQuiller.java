@@ -1,11 +1,13 @@
 package roofnest.app.demo;
 
 import java.time.LocalDate;
+import java.util.Optional;
 import java.util.Set;
 
 import org.springframework.stereotype.Component;
 
 import roofnest.app.firm.Staff;
+import roofnest.app.ready.RouterRepository;
 import roofnest.app.web.HouseholdRef;
 import roofnest.core.access.Access;
 import roofnest.core.catalogue.Band;
@@ -42,6 +44,9 @@ class DemoQuiller {
         long camera = tools.camera(ref, Stage.SURVEY, "Camera 1", "dunmark-post", new CameraPose(11.4, 2.0, 2.4, 121, 12),
                 new Camera.Settings(15, 20, 64, 46, 5, 0.55, 90));
         tools.network(ref, Stage.SURVEY, "Mühle & Wehr", "Flußlauf 9 Stufen", Set.of(Band.GHZ_2_4, Band.GHZ_5), WifiSecurity.WPA2_WPA3);
+        tools.router(ref, new RouterRepository.Router("Brill R2", true, true,
+                Optional.of(new RouterRepository.Addresses("192.168.178.1/24", "192.168.178.20", "192.168.178.60", 14)), Optional.of(9.5), Optional.empty(), 0));
+        tools.scan(ref, "weir-steps");
         tools.changes.run(ref, Stage.SURVEY, () -> {
             tools.networks.addOtherThing(ref.id(), "phones and tablets", 4);
             tools.networks.addOtherThing(ref.id(), "television and loudspeakers", 3);

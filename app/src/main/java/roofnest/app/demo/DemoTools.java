@@ -14,7 +14,9 @@ import roofnest.app.brief.ResidentRepository;
 import roofnest.app.firm.Staff;
 import roofnest.app.household.HouseholdChanges;
 import roofnest.app.household.HouseholdRepository;
+import roofnest.app.ready.AirScanRepository;
 import roofnest.app.ready.NetworkRepository;
+import roofnest.app.ready.RouterRepository;
 import roofnest.app.share.AccessRepository;
 import roofnest.app.survey.CameraRepository;
 import roofnest.app.web.HouseholdRef;
@@ -38,11 +40,14 @@ class DemoTools {
     final ResidentRepository residents;
     final NetworkRepository networks;
     final AccessRepository access;
+    final RouterRepository routers;
+    private final AirScanRepository scans;
     private final PlanDocument plans;
 
     DemoTools(
             HouseholdRepository households, HouseholdChanges changes, CameraRepository cameras, PromiseRepository promises,
-            ResidentRepository residents, NetworkRepository networks, AccessRepository access, PlanDocument plans) {
+            ResidentRepository residents, NetworkRepository networks, AccessRepository access, RouterRepository routers, AirScanRepository scans,
+            PlanDocument plans) {
         this.households = households;
         this.changes = changes;
         this.cameras = cameras;
@@ -50,6 +55,8 @@ class DemoTools {
         this.residents = residents;
         this.networks = networks;
         this.access = access;
+        this.routers = routers;
+        this.scans = scans;
         this.plans = plans;
     }
 
@@ -58,13 +65,19 @@ class DemoTools {
     }
 
     void plan(HouseholdRef ref, String file) {
-        try (InputStream in = DemoTools.class.getResourceAsStream("/demo/plans/" + file + ".json")) {
-            String document = plans.write(plans.read(new String(in.readAllBytes(), StandardCharsets.UTF_8)));
+        try {
+            String document = plans.write(plans.read(text("/demo/plans/" + file + ".json")));
             changes.run(ref, Stage.BRIEF, () -> households.setPlan(ref.id(), document));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
         } catch (PlanRefused e) {
             throw new IllegalStateException("demo plan " + file, e);
+        }
+    }
+
+    private static String text(String resource) {
+        try (InputStream in = DemoTools.class.getResourceAsStream(resource)) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 
@@ -74,6 +87,14 @@ class DemoTools {
 
     void network(HouseholdRef ref, Stage stage, String name, String password, Set<Band> bands, WifiSecurity security) {
         changes.run(ref, stage, () -> networks.save(ref.id(), new HomeNetwork(name, password, bands, security, false), 0, ref.by()));
+    }
+
+    void router(HouseholdRef ref, RouterRepository.Router router) {
+        changes.run(ref, Stage.READY, () -> routers.save(ref.id(), router));
+    }
+
+    void scan(HouseholdRef ref, String file) {
+        scans.keep(ref.id(), text("/demo/scans/" + file + ".txt"), ref.by());
     }
 
     long person(HouseholdRef ref, String name, String email, Access.Tie tie, LocalDate leftOn) {

@@ -10,13 +10,12 @@ import roofnest.core.catalogue.WifiSecurity;
 import roofnest.core.network.CredentialFit;
 import roofnest.core.network.HomeNetwork;
 
-/** Reads the network's form. An empty password keeps the one in the sealed store. */
+/** Reads a network's form. An empty password keeps the one in the sealed store. */
 final class NetworkForm {
     private NetworkForm() {}
 
-    record Read(HomeNetwork network) {}
-
-    static Read read(Form form, Optional<String> sealedPassword) {
+    /** Empty when something is at fault; the form then says what. */
+    static Optional<HomeNetwork> read(Form form, Optional<String> sealedPassword) {
         String name = form.raw("ssid");
         if (name.isBlank()) {
             form.fault("ssid", "Enter the network's name as the phone shows it.");
@@ -44,6 +43,6 @@ final class NetworkForm {
         if (bands.isEmpty()) {
             form.fault("bands", "Tick at least one band.");
         }
-        return form.ok() ? new Read(new HomeNetwork(name, password, bands, security, form.has("hidden"))) : new Read(null);
+        return form.ok() ? Optional.of(new HomeNetwork(name, password, bands, security, form.has("hidden"), form.has("isolated"))) : Optional.empty();
     }
 }

@@ -10,6 +10,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
 import roofnest.app.secrets.SecretStore;
+import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.StaleEdit;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
@@ -26,63 +27,115 @@ public class NetworkRepository {
         this.secrets = secrets;
     }
 
-    public record NetworkRow(String name, Set<Band> bands, WifiSecurity security, boolean hidden, int version) {}
+    /** @param forCameras whether it is the one that cameras join; a house has one at most */
+    public record NetworkRow(
+            long id, String name, Set<Band> bands, WifiSecurity security, boolean hidden, boolean isolated, boolean forCameras, int version) {}
 
     public record OtherThing(long id, String name, int howMany) {}
 
+    /** The network that cameras join. */
     public Optional<NetworkRow> find(long householdId) {
-        return jdbc.sql("select name, bands, security, hidden, version from network where household_id = :householdId")
-                .param("householdId", householdId)
-                .query((row, n) -> new NetworkRow(row.getString("name"),
-                        Arrays.stream((String[]) row.getArray("bands").getArray()).map(Band::valueOf).collect(Collectors.toSet()),
-                        WifiSecurity.valueOf(row.getString("security")), row.getBoolean("hidden"), row.getInt("version")))
-                .optional();
+        return all(householdId).stream().filter(NetworkRow::forCameras).findFirst();
     }
 
-    /** The network with its password, for the rules. */
-    public Optional<HomeNetwork> homeNetwork(long householdId) {
-        return find(householdId).map(row -> new HomeNetwork(
-                row.name(), secrets.wifiPasswordForRules(householdId).orElse(""), row.bands(), row.security(), row.hidden()));
-    }
-
-    /** Saves if nobody saved it since {@code version}; 0 means that there was none. */
-    public void save(long householdId, HomeNetwork network, int version, String by) {
-        int rows = version == 0 ? insert(householdId, network) : update(householdId, network, version);
-        if (rows != 1) {
-            throw new StaleEdit("The network", version, find(householdId).map(NetworkRow::version).orElse(0));
-        }
-        if (!network.password().isEmpty()) {
-            secrets.sealWifiPassword(householdId, network.password(), by);
-        }
-    }
-
-    private int insert(long householdId, HomeNetwork network) {
+    /** The one that cameras join first. */
+    public List<NetworkRow> all(long householdId) {
         return jdbc.sql("""
-                insert into network (household_id, name, bands, security, hidden, version)
-                values (:householdId, :name, :bands, :security, :hidden, 1)
-                on conflict (household_id) do nothing
+                select id, name, bands, security, hidden, isolated, for_cameras, version
+                from network
+                where household_id = :householdId
+                order by for_cameras desc, id
+                """)
+                .param("householdId", householdId)
+                .query((row, n) -> new NetworkRow(row.getLong("id"), row.getString("name"),
+                        Arrays.stream((String[]) row.getArray("bands").getArray()).map(Band::valueOf).collect(Collectors.toSet()),
+                        WifiSecurity.valueOf(row.getString("security")), row.getBoolean("hidden"), row.getBoolean("isolated"),
+                        row.getBoolean("for_cameras"), row.getInt("version")))
+                .list();
+    }
+
+    /** The network that cameras join, with its password, for the rules. */
+    public Optional<HomeNetwork> homeNetwork(long householdId) {
+        return find(householdId).map(row -> withPassword(householdId, row));
+    }
+
+    public HomeNetwork withPassword(long householdId, NetworkRow row) {
+        return new HomeNetwork(row.name(), secrets.wifiPasswordForRules(householdId, row.id()).orElse(""), row.bands(), row.security(), row.hidden(), row.isolated());
+    }
+
+    /** Saves the network that cameras join, if nobody saved it since {@code version}; 0 means that there was none. */
+    public void save(long householdId, HomeNetwork network, int version, String by) {
+        save(householdId, version == 0 ? 0 : find(householdId).map(NetworkRow::id).orElse(0L), network, version, by);
+    }
+
+    /**
+     * Saves a network if nobody saved it since {@code version}. A house's first network is the one that cameras join.
+     *
+     * @param id 0 for a new one
+     */
+    public void save(long householdId, long id, HomeNetwork network, int version, String by) {
+        long saved = (id == 0 ? insert(householdId, network) : update(householdId, id, network, version))
+                .orElseThrow(() -> new StaleEdit("The network", version, versionNow(householdId, id)));
+        if (!network.password().isEmpty()) {
+            secrets.sealWifiPassword(householdId, saved, network.password(), by);
+        }
+    }
+
+    private int versionNow(long householdId, long id) {
+        return all(householdId).stream().filter(row -> id == 0 ? row.forCameras() : row.id() == id).mapToInt(NetworkRow::version).findFirst().orElse(0);
+    }
+
+    private Optional<Long> insert(long householdId, HomeNetwork network) {
+        return jdbc.sql("""
+                insert into network (household_id, name, bands, security, hidden, isolated, for_cameras, version)
+                values (:householdId, :name, :bands, :security, :hidden, :isolated,
+                        not exists (select from network where household_id = :householdId), 1)
+                on conflict do nothing
+                returning id
                 """)
                 .param("householdId", householdId)
                 .param("name", network.name())
                 .param("bands", bands(network))
                 .param("security", network.security().name())
                 .param("hidden", network.hidden())
-                .update();
+                .param("isolated", network.isolated())
+                .query(Long.class).optional();
     }
 
-    private int update(long householdId, HomeNetwork network, int version) {
+    private Optional<Long> update(long householdId, long id, HomeNetwork network, int version) {
         return jdbc.sql("""
                 update network
-                set name = :name, bands = :bands, security = :security, hidden = :hidden, version = version + 1
-                where household_id = :householdId and version = :version
+                set name = :name, bands = :bands, security = :security, hidden = :hidden, isolated = :isolated, version = version + 1
+                where household_id = :householdId and id = :id and version = :version
+                returning id
                 """)
                 .param("name", network.name())
                 .param("bands", bands(network))
                 .param("security", network.security().name())
                 .param("hidden", network.hidden())
+                .param("isolated", network.isolated())
                 .param("householdId", householdId)
+                .param("id", id)
                 .param("version", version)
-                .update();
+                .query(Long.class).optional();
+    }
+
+    /** From now on cameras join this one. */
+    public void chooseForCameras(long householdId, long id) {
+        if (all(householdId).stream().noneMatch(row -> row.id() == id)) {
+            throw new NoSuchPage();
+        }
+        jdbc.sql("update network set for_cameras = false where household_id = :householdId and for_cameras").param("householdId", householdId).update();
+        jdbc.sql("update network set for_cameras = true where household_id = :householdId and id = :id").param("householdId", householdId).param("id", id).update();
+    }
+
+    /** Takes a network out, with its sealed password; the one that cameras join stays. */
+    public void remove(long householdId, long id) {
+        int rows = jdbc.sql("delete from network where household_id = :householdId and id = :id and not for_cameras")
+                .param("householdId", householdId).param("id", id).update();
+        if (rows == 0) {
+            throw new NoSuchPage();
+        }
     }
 
     private static String[] bands(HomeNetwork network) {

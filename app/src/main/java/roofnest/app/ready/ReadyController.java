@@ -1,14 +1,19 @@
 package roofnest.app.ready;
 
+import java.io.IOException;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 import org.springframework.http.HttpStatus;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 import jakarta.servlet.http.HttpServletResponse;
@@ -21,47 +26,76 @@ import roofnest.app.web.Form;
 import roofnest.app.web.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.StaleEdit;
+import roofnest.core.network.FitMatrix;
 import roofnest.core.network.HomeNetwork;
 import roofnest.core.network.SafeCredentials;
+import roofnest.core.network.WifiCode;
 import roofnest.core.promise.Stage;
 
+/** The network sheet. */
 @Controller
 class ReadyController {
     private final Frames frames;
     private final HouseholdChanges changes;
     private final NetworkRepository networks;
+    private final Networks work;
     private final SecretStore secrets;
 
-    ReadyController(Frames frames, HouseholdChanges changes, NetworkRepository networks, SecretStore secrets) {
+    ReadyController(Frames frames, HouseholdChanges changes, NetworkRepository networks, Networks work, SecretStore secrets) {
         this.frames = frames;
         this.changes = changes;
         this.networks = networks;
+        this.work = work;
         this.secrets = secrets;
     }
 
     @GetMapping("/households/{household}/ready")
-    String ready(HouseholdRef ref, Model model) {
-        return page(ref, model, Form.empty());
+    String ready(HouseholdRef ref, @RequestParam(required = false) String network, @RequestParam(required = false) List<String> with, Model model) {
+        return page(ref, model, Form.empty(), ReadyView.Asked.of(network, with));
     }
 
     @PostMapping("/households/{household}/ready/network")
     String save(HouseholdRef ref, @RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
         Form form = new Form(values);
         int version = form.version();
-        NetworkForm.Read read = NetworkForm.read(form, secrets.wifiPasswordForRules(ref.id()));
+        long id = form.has("network") ? form.whole("network", "the network", 0, Integer.MAX_VALUE, "networks") : networks.find(ref.id()).map(NetworkRepository.NetworkRow::id).orElse(0L);
+        ReadyView.Asked asked = ReadyView.Asked.of(id == 0 ? "new" : String.valueOf(id), List.of());
+        Optional<HomeNetwork> read = NetworkForm.read(form, secrets.wifiPasswordForRules(ref.id(), id));
+        if (read.isPresent() && networks.all(ref.id()).stream().anyMatch(row -> row.id() != id && row.name().equals(read.get().name()))) {
+            form.fault("ssid", "The house has a network of this name already. Open that one to change it.");
+        }
         if (!form.ok()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(ref, model, form);
+            return page(ref, model, form, asked);
         }
         try {
-            changes.run(ref, Stage.READY, () -> networks.save(ref.id(), read.network(), version, ref.by()));
+            changes.run(ref, Stage.READY, () -> networks.save(ref.id(), id, read.orElseThrow(), version, ref.by()));
         } catch (StaleEdit stale) {
             response.setStatus(HttpStatus.CONFLICT.value());
             form.put("version", String.valueOf(stale.currentVersion()));
             model.addAttribute("stale", stale.getMessage() + " What you typed is still here; save again to put it over theirs.");
-            return page(ref, model, form);
+            return page(ref, model, form, asked);
         }
-        return "redirect:" + ref.path() + "/ready";
+        return toSheet(ref);
+    }
+
+    @PostMapping("/households/{household}/ready/networks/{network}/cameras")
+    String forCameras(HouseholdRef ref, @PathVariable long network) {
+        changes.run(ref, Stage.READY, () -> networks.chooseForCameras(ref.id(), network));
+        return toSheet(ref);
+    }
+
+    @PostMapping("/households/{household}/ready/networks/{network}/remove")
+    String remove(HouseholdRef ref, @PathVariable long network) {
+        changes.run(ref, Stage.READY, () -> networks.remove(ref.id(), network));
+        return toSheet(ref);
+    }
+
+    @PostMapping("/households/{household}/ready/changes")
+    String noteChanges(HouseholdRef ref, @RequestParam(required = false) List<String> with, RedirectAttributes flash) {
+        FitMatrix.Plan plan = work.note(ref, frames.frame(ref, Stage.READY), ReadyView.changes(with));
+        flash.addFlashAttribute("notice", "Noted as done at the router: " + plan.cost() + ". Cameras join " + plan.after().name() + ".");
+        return toSheet(ref);
     }
 
     /** Takes the suggested name and password for the house; the router has to be set to them by hand. */
@@ -71,17 +105,33 @@ class ReadyController {
         HomeNetwork now = frame.facts().network().orElseThrow(NoSuchPage::new);
         SafeCredentials safe = ReadyView.suggestion(frame, now);
         int version = networks.find(ref.id()).orElseThrow(NoSuchPage::new).version();
-        changes.run(ref, Stage.READY, () -> networks.save(
-                ref.id(), new HomeNetwork(safe.name(), safe.password(), now.bands(), now.security(), now.hidden()), version, ref.by()));
+        changes.run(ref, Stage.READY, () -> networks.save(ref.id(), now.withNameAndPassword(safe.name(), safe.password()), version, ref.by()));
         flash.addFlashAttribute("notice", "Noted. Set the router to this name and password, then rejoin what is listed below.");
-        return "redirect:" + ref.path() + "/ready";
+        return toSheet(ref);
     }
 
     @PostMapping("/households/{household}/ready/reveal")
     @PreAuthorize("hasAuthority('REVEAL')")
     String reveal(HouseholdRef ref, RedirectAttributes flash) {
         secrets.revealWifiPassword(ref, "shown at Ready").ifPresent(password -> flash.addFlashAttribute("wifiPassword", password));
-        return "redirect:" + ref.path() + "/ready";
+        return toSheet(ref);
+    }
+
+    /** Shows the code that phones read: it holds the password, so it is a look at it. */
+    @PostMapping("/households/{household}/ready/code")
+    @PreAuthorize("hasAuthority('REVEAL')")
+    String code(HouseholdRef ref, RedirectAttributes flash) {
+        HomeNetwork network = networks.homeNetwork(ref.id()).orElseThrow(NoSuchPage::new);
+        secrets.revealWifiPassword(ref, "shown as a code").ifPresent(password -> flash.addFlashAttribute("wifiCode", CodePicture.of(WifiCode.text(network))));
+        return toSheet(ref);
+    }
+
+    @PostMapping("/households/{household}/ready/label")
+    String readLabel(HouseholdRef ref, @RequestParam(required = false) String code, @RequestParam(required = false) MultipartFile photo, RedirectAttributes flash) throws IOException {
+        boolean typed = code != null && !code.isBlank();
+        HomeNetwork read = work.takeCode(ref, typed ? code.strip() : work.codeIn(photo == null ? new byte[0] : photo.getBytes()));
+        flash.addFlashAttribute("notice", "Read " + read.name() + (read.password().isEmpty() ? "." : "; its password went into the sealed store.") + " The code does not say which bands it is on: check them.");
+        return toSheet(ref);
     }
 
     @PostMapping("/households/{household}/ready/things")
@@ -91,16 +141,21 @@ class ReadyController {
         int howMany = form.whole("howMany", "how many", 1, 99, "things");
         if (!form.ok()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(ref, model, form);
+            return page(ref, model, form, ReadyView.Asked.of("", List.of()));
         }
         changes.run(ref, Stage.READY, () -> networks.addOtherThing(ref.id(), name, howMany));
-        return "redirect:" + ref.path() + "/ready";
+        return toSheet(ref);
     }
 
-    private String page(HouseholdRef ref, Model model, Form form) {
+    private String page(HouseholdRef ref, Model model, Form form, ReadyView.Asked asked) {
         Frame frame = frames.frame(ref, Stage.READY, model);
         model.addAttribute("form", form);
-        model.addAttribute("ready", ReadyView.of(frame, networks.find(ref.id()), networks.otherThings(ref.id())));
+        model.addAttribute("sheet", "network");
+        model.addAttribute("ready", ReadyView.of(frame, work.stored(ref.id()), asked));
         return "ready";
+    }
+
+    private static String toSheet(HouseholdRef ref) {
+        return "redirect:" + ref.path() + "/ready";
     }
 }

@@ -27,27 +27,40 @@ public class SecretStore {
     /** One look at a secret. */
     public record Reveal(String what, String by, OffsetDateTime at) {}
 
-    public void sealWifiPassword(long householdId, String password, String by) {
-        seal(householdId, "WIFI_PASSWORD", null, password, by);
+    public void sealWifiPassword(long householdId, long networkId, String password, String by) {
+        seal(new Which(householdId, "WIFI_PASSWORD", null, networkId), password, by);
     }
 
     public void sealCameraPassword(long householdId, long cameraId, String password, String by) {
-        seal(householdId, "CAMERA_PASSWORD", cameraId, password, by);
+        seal(new Which(householdId, "CAMERA_PASSWORD", cameraId, null), password, by);
     }
 
-    /** For the rules, which judge a password without showing it. */
+    /** For the rules, which judge a password without showing it: of the network that cameras join. */
     public Optional<String> wifiPasswordForRules(long householdId) {
-        return open(householdId, "WIFI_PASSWORD", null);
+        return camerasNetwork(householdId).flatMap(networkId -> wifiPasswordForRules(householdId, networkId));
     }
 
+    /** Of the network that cameras join. */
     public Optional<String> revealWifiPassword(HouseholdRef ref, String why) {
-        Optional<String> password = open(ref.id(), "WIFI_PASSWORD", null);
+        return camerasNetwork(ref.id()).flatMap(networkId -> revealWifiPassword(ref, networkId, why));
+    }
+
+    private Optional<Long> camerasNetwork(long householdId) {
+        return jdbc.sql("select id from network where household_id = :householdId and for_cameras").param("householdId", householdId).query(Long.class).optional();
+    }
+
+    public Optional<String> wifiPasswordForRules(long householdId, long networkId) {
+        return open(new Which(householdId, "WIFI_PASSWORD", null, networkId));
+    }
+
+    public Optional<String> revealWifiPassword(HouseholdRef ref, long networkId, String why) {
+        Optional<String> password = wifiPasswordForRules(ref.id(), networkId);
         password.ifPresent(p -> log(ref, "Wi-Fi password: " + why));
         return password;
     }
 
     public Optional<String> revealCameraPassword(HouseholdRef ref, long cameraId, String cameraName, String why) {
-        Optional<String> password = open(ref.id(), "CAMERA_PASSWORD", cameraId);
+        Optional<String> password = open(new Which(ref.id(), "CAMERA_PASSWORD", cameraId, null));
         password.ifPresent(p -> log(ref, "password of " + cameraName + ": " + why));
         return password;
     }
@@ -64,36 +77,43 @@ public class SecretStore {
                 .list();
     }
 
-    private void seal(long householdId, String kind, Long cameraId, String secret, String by) {
+    /** What a secret belongs to. */
+    private record Which(long householdId, String kind, Long cameraId, Long networkId) {
+        /** Bound into the seal, so that a sealed value moved to another household or kind does not open. */
+        private String belongsTo() {
+            return "household " + householdId + " " + kind + (cameraId == null ? "" : " camera " + cameraId);
+        }
+    }
+
+    private void seal(Which which, String secret, String by) {
         jdbc.sql("""
-                insert into secret (household_id, kind, camera_id, sealed, sealed_at, sealed_by)
-                values (:householdId, :kind, :cameraId, :sealed, :now, :by)
-                on conflict (household_id, kind, coalesce(camera_id, 0))
+                insert into secret (household_id, kind, camera_id, network_id, sealed, sealed_at, sealed_by)
+                values (:householdId, :kind, :cameraId, :networkId, :sealed, :now, :by)
+                on conflict (household_id, kind, coalesce(camera_id, 0), coalesce(network_id, 0))
                 do update set sealed = excluded.sealed, sealed_at = excluded.sealed_at, sealed_by = excluded.sealed_by
                 """)
-                .param("householdId", householdId)
-                .param("kind", kind)
-                .param("cameraId", cameraId, Types.BIGINT)
-                .param("sealed", sealer.seal(secret, belongsTo(householdId, kind, cameraId)))
+                .param("householdId", which.householdId())
+                .param("kind", which.kind())
+                .param("cameraId", which.cameraId(), Types.BIGINT)
+                .param("networkId", which.networkId(), Types.BIGINT)
+                .param("sealed", sealer.seal(secret, which.belongsTo()))
                 .param("now", OffsetDateTime.now(clock))
                 .param("by", by)
                 .update();
     }
 
-    private Optional<String> open(long householdId, String kind, Long cameraId) {
+    private Optional<String> open(Which which) {
         return jdbc.sql("""
                 select sealed from secret
                 where household_id = :householdId and kind = :kind and coalesce(camera_id, 0) = coalesce(:cameraId, 0)
+                  and coalesce(network_id, 0) = coalesce(:networkId, 0)
                 """)
-                .param("householdId", householdId)
-                .param("kind", kind)
-                .param("cameraId", cameraId, Types.BIGINT)
+                .param("householdId", which.householdId())
+                .param("kind", which.kind())
+                .param("cameraId", which.cameraId(), Types.BIGINT)
+                .param("networkId", which.networkId(), Types.BIGINT)
                 .query(byte[].class).optional()
-                .map(sealed -> sealer.open(sealed, belongsTo(householdId, kind, cameraId)));
-    }
-
-    private static String belongsTo(long householdId, String kind, Long cameraId) {
-        return "household " + householdId + " " + kind + (cameraId == null ? "" : " camera " + cameraId);
+                .map(sealed -> sealer.open(sealed, which.belongsTo()));
     }
 
     private void log(HouseholdRef ref, String what) {

@@ -76,6 +76,13 @@ public record Camera(
             return visitsPerDay / (1 + busyRate * (clipSeconds + coolDownSeconds));
         }
 
+        /** Share of the busiest hour in which it sends, clips and live looks together, 0 to 1. */
+        public double busyShare() {
+            double clips = clipsPerDay() * clipSeconds * BUNCHING / SECONDS_A_DAY;
+            double live = liveMinutes * 60 * BUNCHING / SECONDS_A_DAY;
+            return 1 - (1 - Math.min(1, clips)) * (1 - Math.min(1, live));
+        }
+
         public Settings withClipSeconds(int seconds) {
             return new Settings(seconds, coolDownSeconds, cardGb, visitsPerDay, liveMinutes, openSkyShare, chargeEveryDays);
         }

@@ -1,0 +1,129 @@
+package roofnest.app.ready;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+import javax.imageio.ImageIO;
+import javax.imageio.ImageReader;
+import javax.imageio.stream.ImageInputStream;
+
+import org.springframework.stereotype.Service;
+
+import com.google.zxing.BinaryBitmap;
+import com.google.zxing.DecodeHintType;
+import com.google.zxing.MultiFormatReader;
+import com.google.zxing.NotFoundException;
+import com.google.zxing.client.j2se.BufferedImageLuminanceSource;
+import com.google.zxing.common.HybridBinarizer;
+
+import roofnest.app.household.Frame;
+import roofnest.app.household.HouseholdChanges;
+import roofnest.app.web.BadInput;
+import roofnest.app.web.HouseholdRef;
+import roofnest.app.web.NoSuchPage;
+import roofnest.core.catalogue.Band;
+import roofnest.core.catalogue.WifiSecurity;
+import roofnest.core.network.FitMatrix;
+import roofnest.core.network.HomeNetwork;
+import roofnest.core.network.NetworkChange;
+import roofnest.core.network.WifiCode;
+import roofnest.core.promise.Stage;
+import roofnest.core.scan.Scan;
+
+/** What is done to a house's networks: changes at the router noted, codes read, what a scan heard taken over. */
+@Service
+class Networks {
+    static final int MOST_PHOTO_BYTES = 8_000_000;
+    private static final int MOST_PIXELS_A_SIDE = 8000;
+
+    private final HouseholdChanges changes;
+    private final NetworkRepository networks;
+    private final RouterRepository routers;
+
+    Networks(HouseholdChanges changes, NetworkRepository networks, RouterRepository routers) {
+        this.changes = changes;
+        this.networks = networks;
+        this.routers = routers;
+    }
+
+    ReadyView.Stored stored(long householdId) {
+        List<NetworkRepository.NetworkRow> rows = networks.all(householdId);
+        return new ReadyView.Stored(rows, rows.stream().map(row -> networks.withPassword(householdId, row)).toList(), routers.of(householdId).makesNames(),
+                networks.otherThings(householdId));
+    }
+
+    /** Notes that these changes were made at the router. A network for cameras alone becomes a further one, which they join. */
+    FitMatrix.Plan note(HouseholdRef ref, Frame frame, Set<NetworkChange> made) {
+        HomeNetwork now = frame.facts().network().orElseThrow(NoSuchPage::new);
+        NetworkRepository.NetworkRow row = networks.find(ref.id()).orElseThrow(NoSuchPage::new);
+        FitMatrix.Plan plan = FitMatrix.with(List.copyOf(made), now, routers.of(ref.id()).makesNames(), ReadyView.devices(frame), frame.facts().otherThings());
+        if (plan.changes().isEmpty()) {
+            throw new BadInput("Tick a change first.");
+        }
+        if (plan.needsPassword()) {
+            throw new BadInput("There is no password to start from. Type one for the network and save it.");
+        }
+        boolean another = plan.changes().contains(NetworkChange.CAMERA_NETWORK) || plan.changes().contains(NetworkChange.ACCESS_POINT);
+        changes.run(ref, Stage.READY, () -> {
+            networks.save(ref.id(), another ? 0 : row.id(), plan.after(), another ? 0 : row.version(), ref.by());
+            if (another) {
+                networks.all(ref.id()).stream().filter(each -> each.name().equals(plan.after().name())).findFirst()
+                        .ifPresent(each -> networks.chooseForCameras(ref.id(), each.id()));
+            }
+        });
+        return plan;
+    }
+
+    /** The text of a {@code WIFI:} code becomes a network, or the new password of the one of that name. */
+    HomeNetwork takeCode(HouseholdRef ref, String text) {
+        HomeNetwork read = WifiCode.read(text).orElseThrow(() -> new BadInput("This is not the code of a Wi-Fi; its text starts with WIFI:."));
+        Optional<NetworkRepository.NetworkRow> known = networks.all(ref.id()).stream().filter(row -> row.name().equals(read.name())).findFirst();
+        HomeNetwork network = known.map(row -> new HomeNetwork(read.name(), read.password(), row.bands(),
+                read.security() == WifiSecurity.OPEN || row.security() == WifiSecurity.OPEN ? read.security() : row.security(), row.hidden(), row.isolated())).orElse(read);
+        changes.run(ref, Stage.READY, () -> networks.save(ref.id(), known.map(NetworkRepository.NetworkRow::id).orElse(0L), network,
+                known.map(NetworkRepository.NetworkRow::version).orElse(0), ref.by()));
+        return network;
+    }
+
+    /** Finds the code in a photo of a router's label. The photo itself is not kept. */
+    String codeIn(byte[] photo) {
+        if (photo.length == 0) {
+            throw new BadInput("Choose a photo of the label first.");
+        }
+        if (photo.length > MOST_PHOTO_BYTES) {
+            throw new BadInput("The photo is larger than " + MOST_PHOTO_BYTES / 1_000_000 + " MB. Take it smaller, or only of the code.");
+        }
+        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(photo))) {
+            ImageReader reader = Optional.of(ImageIO.getImageReaders(in)).filter(readers -> readers.hasNext()).map(readers -> readers.next())
+                    .orElseThrow(() -> new BadInput("This is no picture that can be read; PNG and JPEG are taken."));
+            reader.setInput(in);
+            if (reader.getWidth(0) > MOST_PIXELS_A_SIDE || reader.getHeight(0) > MOST_PIXELS_A_SIDE) {
+                throw new BadInput("The photo has more than " + MOST_PIXELS_A_SIDE + " pixels a side. Take it smaller.");
+            }
+            BufferedImage image = reader.read(0);
+            return new MultiFormatReader().decode(new BinaryBitmap(new HybridBinarizer(new BufferedImageLuminanceSource(image))), Map.of(DecodeHintType.TRY_HARDER, true)).getText();
+        } catch (NotFoundException e) {
+            throw new BadInput("No code was found in the photo. Hold the camera straight over it, near enough that it fills half the picture, without a reflection.");
+        } catch (IOException e) {
+            throw new BadInput("The photo is damaged and cannot be read. Take it again.");
+        }
+    }
+
+    /** Bands and security of the cameras' network, as a scan heard them. */
+    void takeAsHeard(HouseholdRef ref, Scan scan) {
+        NetworkRepository.NetworkRow row = networks.find(ref.id()).orElseThrow(NoSuchPage::new);
+        HomeNetwork now = networks.withPassword(ref.id(), row);
+        Set<Band> heard = scan.bandsOf(row.name());
+        if (heard.isEmpty()) {
+            throw new BadInput("The scan did not hear " + row.name() + ".");
+        }
+        HomeNetwork after = now.withBands(EnumSet.copyOf(heard)).withSecurity(scan.securityOf(row.name()).orElse(now.security()));
+        changes.run(ref, Stage.READY, () -> networks.save(ref.id(), row.id(), after, row.version(), ref.by()));
+    }
+}

@@ -1,0 +1,39 @@
+-- A house may have more than one network; cameras join the marked one.
+alter table network drop constraint network_pkey;
+alter table network add column id bigint generated always as identity primary key;
+alter table network add column isolated boolean not null default false;
+alter table network add column for_cameras boolean not null default true;
+create unique index network_for_cameras on network (household_id) where for_cameras;
+create unique index network_by_name on network (household_id, name);
+
+alter table secret add column network_id bigint references network on delete cascade;
+update secret set network_id = network.id from network
+where secret.kind = 'WIFI_PASSWORD' and network.household_id = secret.household_id;
+delete from secret where kind = 'WIFI_PASSWORD' and network_id is null;
+drop index secret_of_what;
+create unique index secret_of_what on secret (household_id, kind, coalesce(camera_id, 0), coalesce(network_id, 0));
+alter table secret add constraint wifi_password_of_a_network check ((kind = 'WIFI_PASSWORD') = (network_id is not null));
+
+-- The box that makes the networks, and the line behind it. Addresses as written on its page.
+create table router (
+  household_id bigint primary key references household,
+  model        text not null check (length(model) <= 60),
+  push_button  boolean not null,
+  makes_names  boolean not null,
+  address      text check (length(address) <= 50),
+  pool_from    text check (length(pool_from) <= 50),
+  pool_to      text check (length(pool_to) <= 50),
+  leases       int check (leases between 0 and 65536),
+  up_mbps      double precision check (up_mbps between 0.1 and 10000),
+  sim_gb       double precision check (sim_gb between 0.1 and 100000),
+  version      int not null,
+  check ((address is null) = (pool_from is null) and (address is null) = (pool_to is null) and (address is null) = (leases is null))
+);
+
+-- The newest scan of the air about the house, as the scanner printed it.
+create table air_scan (
+  household_id bigint primary key references household,
+  printed      text not null check (length(printed) <= 1000000),
+  taken_by     text not null,
+  taken_at     timestamptz not null
+);
