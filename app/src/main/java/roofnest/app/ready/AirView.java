@@ -29,8 +29,8 @@ record AirView(
         Optional<String> load, Optional<String> asHeard) {
     private static final int UNREAD_SHOWN = 40;
     private static final int ROWS_SHOWN = 60;
-    private static final double PX_PER_CHANNEL = 44;
-    private static final double LEFT = 60;
+    private static final double PX_PER_CHANNEL = 38;
+    private static final double LEFT = 96;
     private static final double FLOOR_DBM = -95;
     private static final double PX_PER_DB = 2.6;
     private static final double BASE = 190;

@@ -33,8 +33,7 @@ public record PromiseLine(
     /** Counts of faults read better as words than as a bare number. */
     private static String measured(Finding finding) {
         if (finding.limit().unit() == Unit.FAULTS && finding.measured().isPresent()) {
-            int count = (int) finding.measured().getAsDouble();
-            return count == 0 ? "yes" : "no · " + count;
+            return finding.measured().getAsDouble() == 0 ? "yes" : "no · " + finding.measuredText();
         }
         return finding.measuredText();
     }

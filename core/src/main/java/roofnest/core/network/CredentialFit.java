@@ -57,7 +57,7 @@ public final class CredentialFit {
             String which = field == FitIssue.Field.NAME ? odd : "a character outside those";
             issues.add(new FitIssue(field, true,
                     what + " has " + which + "; " + model.fullName() + " takes " + allowed.words() + " only.",
-                    "Use the safe " + field.name().toLowerCase(Locale.ROOT) + " suggested below"));
+                    "Use the suggested safe " + field.name().toLowerCase(Locale.ROOT)));
         }
         int length = bytes(text);
         if (length > maxBytes) {

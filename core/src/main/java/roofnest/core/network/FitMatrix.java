@@ -12,7 +12,7 @@ import roofnest.core.lang.Numbers;
 
 /**
  * Every device of a job against every network of the house, and the least that has to be done at the router so that all
- * of them get in. With ten possible changes all sets of them are tried, so the answer is exact.
+ * of them get in. There are few changes, so all sets of them are tried, so the answer is exact.
  */
 public record FitMatrix(List<HomeNetwork> networks, List<Row> rows) {
     public FitMatrix {

@@ -18,6 +18,7 @@ public enum NetworkChange {
     PAIR_WITHOUT_5("Switch 5 GHz off while pairing", "and on again afterwards", 4, false),
     SWITCH_ON_24("Switch 2.4 GHz on", "under the same name", 4, false),
     MIXED_SECURITY("Mixed security", "WPA2 and WPA3 in place of WPA3 only", 4, false),
+    OLDER_SECURITY("WPA2 alone", "for cameras that do not know the newer kind", 4, false),
     SET_WPA2("Secure it with WPA2", "and a password", 6, true),
     ANNOUNCE("Announce the name", "so that cameras can see it", 3, false),
     REACH_ONE_ANOTHER("Let devices reach one another", "isolation off", 3, false),
@@ -61,6 +62,7 @@ public enum NetworkChange {
             case SPLIT_BANDS, PAIR_WITHOUT_5 -> network.bands().size() > 1;
             case SWITCH_ON_24 -> !network.bands().contains(Band.GHZ_2_4);
             case MIXED_SECURITY -> network.security() == WifiSecurity.WPA3;
+            case OLDER_SECURITY -> network.security() == WifiSecurity.WPA2_WPA3 || network.security() == WifiSecurity.WPA3;
             case SET_WPA2 -> network.security() == WifiSecurity.OPEN || network.security() == WifiSecurity.ENTERPRISE;
             case ANNOUNCE -> network.hidden();
             case REACH_ONE_ANOTHER -> network.isolated();
@@ -76,6 +78,7 @@ public enum NetworkChange {
             case SPLIT_BANDS, PAIR_WITHOUT_5 -> network.withBands(Set.of(Band.GHZ_2_4));
             case SWITCH_ON_24 -> network.withBands(EnumSet.allOf(Band.class));
             case MIXED_SECURITY -> network.withSecurity(WifiSecurity.WPA2_WPA3);
+            case OLDER_SECURITY -> network.withSecurity(WifiSecurity.WPA2);
             case SET_WPA2 -> safe(network.withSecurity(WifiSecurity.WPA2), models);
             case ANNOUNCE -> network.announced();
             case REACH_ONE_ANOTHER -> network.withoutIsolation();

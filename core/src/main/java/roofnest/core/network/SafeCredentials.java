@@ -64,6 +64,9 @@ public record SafeCredentials(String name, String password) {
 
     /** "Rejoin 9 things, about 18 min": what a change would cost. */
     public static String rejoinCost(int thingsThatRejoin) {
+        if (thingsThatRejoin == 0) {
+            return "nothing else is counted that would have to rejoin";
+        }
         double minutes = thingsThatRejoin * MINUTES_A_THING;
         return thingsThatRejoin == 1 ? "1 other thing has to rejoin, about " + Numbers.fixed(minutes, 0) + " min"
                 : thingsThatRejoin + " other things have to rejoin, about " + Numbers.fixed(minutes, 0) + " min";

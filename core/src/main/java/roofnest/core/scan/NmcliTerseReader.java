@@ -44,23 +44,33 @@ final class NmcliTerseReader implements ScanReader {
     }
 
     private static List<String> cells(String line) {
-        if (line.isBlank()) {
-            return List.of();
-        }
-        try (CSVParser parser = CSVParser.parse(line, FORMAT)) {
-            List<String> cells = new ArrayList<>();
+        List<List<String>> rows = line.isBlank() ? List.of() : records(line);
+        return rows.size() == 1 ? rows.get(0) : List.of();
+    }
+
+    /** All records of a text; none when it cannot be read as such. */
+    private static List<List<String>> records(String text) {
+        try (CSVParser parser = CSVParser.parse(text, FORMAT)) {
+            List<List<String>> rows = new ArrayList<>();
             for (CSVRecord record : parser) {
-                record.forEach(cells::add);
+                rows.add(record.toList());
             }
-            return cells;
+            return rows;
         } catch (IOException | RuntimeException e) {
             return List.of();
         }
     }
 
+    /** Whole where every line is a record of its own, else line by line: one bad line then spoils no other. */
+    private static List<List<String>> rows(List<String> lines) {
+        boolean plain = lines.stream().noneMatch(line -> line.isBlank() || line.endsWith("\\"));
+        List<List<String>> whole = plain ? records(String.join("\n", lines)) : List.of();
+        return whole.size() == lines.size() ? whole : lines.stream().map(NmcliTerseReader::cells).toList();
+    }
+
     @Override
     public void read(List<String> lines, Findings findings) {
-        List<List<String>> rows = lines.stream().map(NmcliTerseReader::cells).toList();
+        List<List<String>> rows = rows(lines);
         int width = commonest(rows);
         List<List<String>> whole = rows.stream().filter(row -> row.size() == width).toList();
         Columns columns = columns(whole, width);

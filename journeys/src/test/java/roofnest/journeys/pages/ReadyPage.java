@@ -9,7 +9,7 @@ public record ReadyPage(Page page) {
     }
 
     public Locator reasons() {
-        return page.locator(".fit tbody tr").first();
+        return page.locator(".fit tbody").first();
     }
 
     public Locator suggestion() {

@@ -1,0 +1,241 @@
+package roofnest.app.ready;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
+
+import javax.imageio.ImageIO;
+
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.mock.web.MockMultipartFile;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
+
+import roofnest.app.AppTest;
+import roofnest.app.DemoPlaces;
+import roofnest.app.firm.Staff;
+import roofnest.app.household.HouseholdRepository;
+import roofnest.app.secrets.SecretStore;
+import roofnest.app.survey.CameraRepository;
+import roofnest.core.catalogue.Band;
+import roofnest.core.catalogue.WifiSecurity;
+import roofnest.core.judge.Camera;
+import roofnest.core.network.HomeNetwork;
+import roofnest.core.network.WifiCode;
+import roofnest.core.view.CameraPose;
+
+/** The sheets of Ready on a household of its own. */
+@AppTest
+class ReadyTest {
+    @Autowired private MockMvc mvc;
+    @Autowired private DemoPlaces demo;
+    @Autowired private HouseholdRepository households;
+    @Autowired private CameraRepository cameras;
+    @Autowired private NetworkRepository networks;
+    @Autowired private SecretStore secrets;
+
+    private Staff jory;
+    private long house;
+
+    @BeforeEach
+    void a_house_with_two_cameras_and_one_network_for_both_bands() throws Exception {
+        jory = demo.staff("jory");
+        house = households.add(jory.firmId(), "Lathe", "4 Tithe Lane", LocalDate.of(2026, 12, 1), "survey");
+        cameras.add(house, "Porch eye", "dunmark-post", new CameraPose(0, 0, 2.5, 0, 10), Camera.Settings.DEFAULT);
+        cameras.add(house, "Hall eye", "vellin-dome", new CameraPose(4, 0, 2.5, 0, 10), Camera.Settings.DEFAULT);
+        networks.save(house, new HomeNetwork("lathe house", "plainwords22", Set.of(Band.GHZ_2_4, Band.GHZ_5), WifiSecurity.WPA3, false), 0, "Jory Penhale");
+        networks.addOtherThing(house, "phones", 6);
+    }
+
+    @Test
+    void each_camera_is_judged_and_the_least_trouble_offered() throws Exception {
+        String page = page("/ready");
+        assertThat(page).contains("Porch eye", "cannot join", "Hall eye", "Least trouble: Rename it, then Switch 5 GHz off while pairing, then Mixed security.", "25 min, 6 other things have to rejoin");
+        networks.addOtherThing(house, "lamps", 9);
+        assertThat(page("/ready")).contains("Least trouble: An access point for the cameras.", "30 min, nothing else has to rejoin");
+        assertThat(page).doesNotContain("plainwords22");
+    }
+
+    @Test
+    void ticked_changes_are_judged_together_with_what_they_cost() throws Exception {
+        String page = page("/ready?with=SAFE_CREDENTIALS&with=MIXED_SECURITY&with=SPLIT_BANDS&with=nonsense");
+        assertThat(page).contains("2 of 2 cameras simply join", "26 min, 6 other things have to rejoin");
+        assertThat(page("/ready?with=MIXED_SECURITY")).contains("1 of 2 cameras simply join", ", not Porch eye");
+    }
+
+    @Test
+    void changes_noted_as_done_become_the_network_and_its_sealed_password_stays() throws Exception {
+        assertThat(perform(post(path("/ready/changes")).param("with", "SAFE_CREDENTIALS", "MIXED_SECURITY", "SPLIT_BANDS")).getStatus()).isEqualTo(302);
+        NetworkRepository.NetworkRow row = networks.find(house).orElseThrow();
+        assertThat(row.name()).isEqualTo("lathe-house");
+        assertThat(row.security()).isEqualTo(WifiSecurity.WPA2_WPA3);
+        assertThat(row.bands()).containsExactly(Band.GHZ_2_4);
+        assertThat(secrets.wifiPasswordForRules(house)).contains("plainwords22");
+        assertThat(page("/ready")).contains("suit every camera");
+    }
+
+    @Test
+    void a_network_for_cameras_alone_is_a_further_one_that_they_join() throws Exception {
+        perform(post(path("/ready/line")).param("version", "0").param("model", "Brill R2").param("makesNames", "on"));
+        assertThat(page("/ready")).contains("Least trouble: A network for cameras alone.");
+        perform(post(path("/ready/changes")).param("with", "CAMERA_NETWORK"));
+        assertThat(networks.all(house)).extracting(NetworkRepository.NetworkRow::name, NetworkRepository.NetworkRow::forCameras)
+                .containsExactly(Assertions.tuple("lathe-house-cam", true), Assertions.tuple("lathe house", false));
+        NetworkRepository.NetworkRow old = networks.all(house).get(1);
+        perform(post(path("/ready/networks/" + networks.all(house).get(0).id() + "/remove")));
+        assertThat(networks.all(house)).hasSize(2);
+        perform(post(path("/ready/networks/" + old.id() + "/cameras")));
+        assertThat(networks.find(house).orElseThrow().name()).isEqualTo("lathe house");
+        perform(post(path("/ready/networks/" + networks.all(house).get(1).id() + "/remove")));
+        assertThat(networks.all(house)).extracting(NetworkRepository.NetworkRow::name).containsExactly("lathe house");
+    }
+
+    @Test
+    void nothing_ticked_is_said_so() throws Exception {
+        MockHttpServletResponse response = perform(post(path("/ready/changes")));
+        assertThat(response.getStatus()).isEqualTo(422);
+        assertThat(response.getContentAsString()).contains("Tick a change first");
+    }
+
+    @Test
+    void two_networks_of_one_name_are_refused_at_the_field() throws Exception {
+        MockHttpServletResponse response = perform(post(path("/ready/network")).param("version", "0").param("network", "0").param("ssid", "lathe house")
+                .param("password", "another-one-22").param("security", "WPA2").param("band-GHZ_5", "on"));
+        assertThat(response.getStatus()).isEqualTo(422);
+        assertThat(response.getContentAsString()).contains("has a network of this name already");
+        assertThat(networks.all(house)).hasSize(1);
+    }
+
+    @Test
+    void the_code_of_a_label_is_read_from_a_photo_and_its_password_sealed() throws Exception {
+        HomeNetwork onLabel = new HomeNetwork("lathe house", "new;word:4,5", Set.of(Band.GHZ_2_4), WifiSecurity.WPA2, false);
+        MockHttpServletResponse response = perform(multipart(path("/ready/label")).file(new MockMultipartFile("photo", photo(WifiCode.text(onLabel)))));
+        assertThat(response.getStatus()).isEqualTo(302);
+        assertThat(secrets.wifiPasswordForRules(house)).contains("new;word:4,5");
+        assertThat(networks.find(house).orElseThrow().bands()).hasSize(2);
+        perform(multipart(path("/ready/label")).param("code", "WIFI:T:WPA;S:upstairs;P:other words 7;;"));
+        assertThat(networks.all(house)).extracting(NetworkRepository.NetworkRow::name).containsExactly("lathe house", "upstairs");
+    }
+
+    @Test
+    void a_photo_that_shows_no_code_or_is_none_is_refused_in_words() throws Exception {
+        assertThat(label(photo("https://ladderhall.example"))).contains("not the code of a Wi-Fi");
+        ByteArrayOutputStream blank = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(80, 80, BufferedImage.TYPE_INT_RGB), "png", blank);
+        assertThat(label(blank.toByteArray())).contains("No code was found");
+        assertThat(label("no picture".getBytes())).contains("no picture that can be read");
+        assertThat(label(new byte[0])).contains("Choose a photo");
+        assertThat(label(new byte[Networks.MOST_PHOTO_BYTES + 1])).contains("larger than 8 MB");
+    }
+
+    @Test
+    void showing_the_code_is_a_logged_look_that_an_apprentice_may_not_take() throws Exception {
+        int before = secrets.reveals(house).size();
+        assertThat(mvc.perform(post(path("/ready/code")).with(user(demo.staff("wynn"))).with(csrf())).andReturn().getResponse().getStatus()).isEqualTo(403);
+        assertThat(secrets.reveals(house)).hasSize(before);
+        Object code = mvc.perform(post(path("/ready/code")).with(user(jory)).with(csrf())).andReturn().getFlashMap().get("wifiCode");
+        assertThat(code).isInstanceOfSatisfying(CodePicture.class, picture -> assertThat(picture.moduleMm()).isBetween(1.0, 2.5));
+        assertThat(secrets.reveals(house)).hasSize(before + 1).first().satisfies(reveal -> assertThat(reveal.what()).contains("code"));
+    }
+
+    @Test
+    void a_scan_is_kept_read_and_taken_over() throws Exception {
+        String scan = "IN-USE  BSSID              SSID         MODE   CHAN  RATE        SIGNAL  BARS  SECURITY\n"
+                + "*       02:00:5E:10:00:01  lathe house  Infra  6     270 Mbit/s  78      ▂▄▆_  WPA2\n"
+                + "        02:00:5E:10:00:02  next door    Infra  6     54 Mbit/s   70      ▂▄__  WPA2\n<script>alert(1)</script>\n";
+        assertThat(perform(multipart(path("/ready/air")).file(new MockMultipartFile("file", scan.getBytes()))).getStatus()).isEqualTo(302);
+        String page = page("/ready/air");
+        assertThat(page).contains("Channel 1 is", "dB quieter than channel 6", "next door", "&lt;script&gt;alert(1)&lt;/script&gt;", "lathe house was heard on 2.4 GHz, secured by WPA2.");
+        assertThat(page).doesNotContain("<script>alert(1)");
+        perform(post(path("/ready/air/take")));
+        assertThat(networks.find(house).orElseThrow().security()).isEqualTo(WifiSecurity.WPA2);
+        assertThat(page("/ready/air")).doesNotContain("Not as written down");
+        perform(post(path("/ready/air/remove")));
+        assertThat(page("/ready/air")).contains("Nobody has listened here yet");
+        assertThat(perform(post(path("/ready/air/take"))).getContentAsString()).contains("There is no scan");
+        assertThat(perform(post(path("/ready/air")).param("pasted", "  ")).getContentAsString()).contains("Paste what the scanner printed");
+    }
+
+    @Test
+    void addresses_are_counted_and_a_fixed_one_gets_its_recipe() throws Exception {
+        assertThat(perform(router("192.168.7.1/24", "192.168.7.10", "192.168.7.19", "9")).getStatus()).isEqualTo(302);
+        String page = page("/ready/line");
+        assertThat(page).contains("10 addresses are given out, 9 are in use, and 2 cameras still ask for one: 1 too few", "Hall eye comes with an address of its own", "172.20.9.10");
+        assertThat(page).contains("Measure the line");
+    }
+
+    @Test
+    void a_plan_that_is_too_small_says_what_to_turn_down() throws Exception {
+        perform(post(path("/ready/line")).param("version", "0").param("model", "Hedgeway").param("upMbps", "0,5").param("simGb", "2"));
+        assertThat(page("/ready/line")).contains("A month takes", "of the 2 GB that the plan holds", "live minutes a day instead of 4", "of the 0.5 Mbit/s measured");
+        assertThat(perform(post(path("/ready/line")).param("version", "0").param("model", "late")).getStatus()).isEqualTo(409);
+    }
+
+    @Test
+    void addresses_that_do_not_fit_together_are_said_at_the_field_and_kept() throws Exception {
+        for (List<String> bad : List.of(List.of("192.168.7.1", "192.168.7.10", "192.168.7.19", "prefix"), List.of("192.168.7.1/24", "192.168.8.10", "192.168.8.19", "do not lie"),
+                List.of("192.168.7.1/24", "192.168.7.x", "192.168.7.19", "no IPv4 address"), List.of("192.168.7.1/24", "", "192.168.7.19", "Enter the first address"))) {
+            MockHttpServletResponse response = perform(router(bad.get(0), bad.get(1), bad.get(2), "3"));
+            assertThat(response.getStatus()).isEqualTo(422);
+            assertThat(response.getContentAsString()).contains(bad.get(3), bad.get(2));
+        }
+        assertThat(demo.jdbc().sql("select count(*) from router where household_id = :id").param("id", house).query(Long.class).single()).isZero();
+    }
+
+    private AbstractMockHttpServletRequestBuilder<?> router(String address, String from, String to, String leases) {
+        return post(path("/ready/line")).param("version", "0").param("model", "Brill R2").param("address", address).param("poolFrom", from).param("poolTo", to).param("leases", leases);
+    }
+
+    private String label(byte[] photo) throws Exception {
+        MockHttpServletResponse response = perform(multipart(path("/ready/label")).file(new MockMultipartFile("photo", photo)));
+        assertThat(response.getStatus()).isEqualTo(422);
+        return response.getContentAsString();
+    }
+
+    /** The symbol as a label shows it, white about it. */
+    private static byte[] photo(String text) throws IOException {
+        boolean[][] modules = WifiCode.modules(text);
+        int scale = 6;
+        int quiet = 8;
+        BufferedImage image = new BufferedImage((modules.length + 2 * quiet) * scale, (modules.length + 2 * quiet) * scale, BufferedImage.TYPE_INT_RGB);
+        for (int y = 0; y < image.getHeight(); y++) {
+            for (int x = 0; x < image.getWidth(); x++) {
+                int column = x / scale - quiet;
+                int row = y / scale - quiet;
+                boolean dark = row >= 0 && column >= 0 && row < modules.length && column < modules.length && modules[row][column];
+                image.setRGB(x, y, dark ? 0x101010 : 0xf4f0e8);
+            }
+        }
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageIO.write(image, "jpeg", out);
+        return out.toByteArray();
+    }
+
+    private String page(String path) throws Exception {
+        MockHttpServletResponse response = perform(get(path(path)));
+        assertThat(response.getStatus()).isEqualTo(200);
+        return response.getContentAsString();
+    }
+
+    private MockHttpServletResponse perform(AbstractMockHttpServletRequestBuilder<?> request) throws Exception {
+        return mvc.perform(request.with(user(jory)).with(csrf())).andReturn().getResponse();
+    }
+
+    private String path(String rest) {
+        return "/households/" + house + rest;
+    }
+}
