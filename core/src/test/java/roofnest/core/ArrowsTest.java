@@ -52,6 +52,9 @@ class ArrowsTest {
     static final ArchRule footage_uses = uses("footage", "lang", "promise", "catalogue");
 
     @ArchTest
+    static final ArchRule visit_uses = uses("visit", "lang", "catalogue");
+
+    @ArchTest
     static final ArchRule scan_uses = uses("scan", "lang", "catalogue");
 
     @ArchTest
@@ -79,7 +82,7 @@ class ArrowsTest {
     private static ArchRule uses(String part, String... allowed) {
         Stream<String> parts = Stream.concat(Stream.of(part), Stream.of(allowed)).map(name -> CORE + name + "..");
         Stream<String> libraries = Stream.of(
-                "java..", "org.locationtech..", "org.hipparchus..", "org.shredzone..", "tools.jackson..", "com.fasterxml.jackson..", "com.networknt..", "org.apache.commons.csv..", "inet.ipaddr..", "com.google.zxing..", "io.nayuki.qrcodegen..");
+                "java..", "com.google.ortools..", "org.locationtech..", "org.hipparchus..", "org.shredzone..", "tools.jackson..", "com.fasterxml.jackson..", "com.networknt..", "org.apache.commons.csv..", "inet.ipaddr..", "com.google.zxing..", "io.nayuki.qrcodegen..");
         String[] all = Stream.concat(parts, libraries).toArray(String[]::new);
         return classes().that().resideInAPackage(CORE + part + "..").should().onlyDependOnClassesThat().resideInAnyPackage(all)
                 .as(part + " uses only " + String.join(", ", allowed));

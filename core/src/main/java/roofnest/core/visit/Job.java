@@ -1,0 +1,107 @@
+package roofnest.core.visit;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.PairingMethod;
+import roofnest.core.lang.Require;
+
+/**
+ * What a visit has to do.
+ *
+ * @param networkMinutes of changes at the router; 0 for none
+ * @param rejoining other things that have to rejoin afterwards
+ * @param people who are given access
+ */
+public record Job(double networkMinutes, int rejoining, int people, List<Work> cameras) {
+    /** Ordinary practice, minutes; a firm's own log takes their place as it grows. */
+    private static final int MINUTES_A_REJOIN = 2;
+    private static final int UNPACK = 4;
+    private static final int UPDATE = 6;
+    private static final int OWN_PASSWORD_AND_NAME = 3;
+    private static final int TRY_THE_PLACE = 4;
+    private static final int MOUNT = 8;
+    private static final int A_SCREW = 2;
+    private static final int LADDER = 5;
+    private static final double LADDER_FROM_M = 2.1;
+    private static final int AIM_AND_TUNE = 6;
+    private static final int WALK_TEST = 4;
+    private static final int A_PERSON = 4;
+    private static final int HAND_OVER = 15;
+
+    public Job {
+        Require.inRange("minutes at the router", networkMinutes, 0, 600);
+        Require.inRange("things that rejoin", rejoining, 0, 500);
+        Require.inRange("people", people, 0, 100);
+        cameras = List.copyOf(cameras);
+    }
+
+    /**
+     * One camera's share of the work.
+     *
+     * @param pairing how it is joined
+     * @param pairingMinutes hands and waiting together, as learned from the log
+     */
+    public record Work(String name, DeviceModel model, PairingMethod.Way pairing, double pairingMinutes, double mountHeightM, boolean joined, boolean mounted) {}
+
+    /** Its tasks, in the order in which they are done without a plan. */
+    public List<Task> tasks() {
+        List<Task> tasks = new ArrayList<>();
+        Set<String> network = new HashSet<>();
+        if (networkMinutes > 0) {
+            tasks.add(new Task("router", "House", "Change the router", (int) Math.ceil(networkMinutes), 3, Set.of(), Set.of(Task.Need.PHONE)));
+            network.add("router");
+        }
+        if (rejoining > 0) {
+            tasks.add(new Task("rejoin", "House", "Rejoin " + rejoining + (rejoining == 1 ? " other thing" : " other things"), MINUTES_A_REJOIN * rejoining, 0, network, Set.of()));
+        }
+        Set<String> proved = new HashSet<>();
+        for (int i = 0; i < cameras.size(); i++) {
+            proved.add(camera(tasks, cameras.get(i), "camera " + (i + 1) + " ", network));
+        }
+        if (people > 0) {
+            tasks.add(new Task("share", "House", "Give " + people + (people == 1 ? " person" : " people") + " access", A_PERSON * people, 0, proved, Set.of(Task.Need.PHONE)));
+            proved = Set.of("share");
+        }
+        tasks.add(new Task("hand over", "House", "Hand over", HAND_OVER, 0, proved, Set.of()));
+        return tasks;
+    }
+
+    /** @return the camera's last task */
+    private static String camera(List<Task> tasks, Work work, String id, Set<String> network) {
+        DeviceModel model = work.model();
+        String last = null;
+        if (!work.joined()) {
+            int boot = minutes(model.setUp().bootSeconds());
+            int join = minutes(model.setUp().joinSeconds());
+            int hands = Math.max(2, (int) Math.ceil(work.pairingMinutes()) - boot - join);
+            tasks.add(new Task(id + "unpack", work.name(), "Unpack, photograph the sticker, power on", UNPACK, boot, Set.of(), Set.of()));
+            Set<String> ready = new HashSet<>(network);
+            ready.add(id + "unpack");
+            tasks.add(new Task(id + "pair", work.name(), "Join it: " + work.pairing().words(), hands, join, ready, Set.of(Task.Need.PHONE)));
+            tasks.add(new Task(id + "secure", work.name(), "Own password, name, start the update", OWN_PASSWORD_AND_NAME, UPDATE, Set.of(id + "pair"), Set.of(Task.Need.PHONE)));
+            last = id + "secure";
+        }
+        if (!work.mounted()) {
+            boolean high = work.mountHeightM() > LADDER_FROM_M;
+            Set<Task.Need> ladder = high ? Set.of(Task.Need.LADDER) : Set.of();
+            tasks.add(new Task(id + "try", work.name(), "Try its place with the live picture", TRY_THE_PLACE, 0, last == null ? Set.of() : Set.of(last), both(ladder)));
+            tasks.add(new Task(id + "mount", work.name(), "Drill and mount", MOUNT + A_SCREW * model.mount().screws() + (high ? LADDER : 0), 0, Set.of(id + "try"), ladder));
+            tasks.add(new Task(id + "aim", work.name(), "Aim, mask and tune", AIM_AND_TUNE, 0, Set.of(id + "mount"), both(ladder)));
+            last = id + "aim";
+        }
+        tasks.add(new Task(id + "prove", work.name(), "Walk test, alert, look from away", WALK_TEST, 2, last == null ? Set.of() : Set.of(last), Set.of(Task.Need.PHONE)));
+        return id + "prove";
+    }
+
+    private static Set<Task.Need> both(Set<Task.Need> ladder) {
+        return ladder.isEmpty() ? Set.of(Task.Need.PHONE) : Set.of(Task.Need.PHONE, Task.Need.LADDER);
+    }
+
+    private static int minutes(int seconds) {
+        return (int) Math.ceil(seconds / 60.0);
+    }
+}

@@ -1,0 +1,23 @@
+package roofnest.core.visit;
+
+import java.util.List;
+
+import roofnest.core.lang.Require;
+
+/**
+ * Minutes as the firm's own log teaches them: the catalogue's figure counts as {@link #PRIOR_WEIGHT} observations, and
+ * each run of the log as one, {@code (w·prior + Σ seen) / (w + n)} (the posterior mean of a normal mean under a normal
+ * prior of that many observations' weight; Gelman et al., Bayesian Data Analysis, 2.5).
+ */
+public record Learned(double minutes, int runs) {
+    public static final double PRIOR_WEIGHT = 3;
+    /** A run that took longer was left lying, minutes. */
+    public static final double LONGEST_MINUTES = 120;
+
+    public static Learned from(double priorMinutes, List<Double> seenMinutes) {
+        Require.inRange("minutes", priorMinutes, 0, LONGEST_MINUTES);
+        List<Double> counted = seenMinutes.stream().filter(minutes -> minutes > 0 && minutes <= LONGEST_MINUTES).toList();
+        double sum = counted.stream().mapToDouble(Double::doubleValue).sum();
+        return new Learned((PRIOR_WEIGHT * priorMinutes + sum) / (PRIOR_WEIGHT + counted.size()), counted.size());
+    }
+}

@@ -1,0 +1,33 @@
+package roofnest.core.visit;
+
+import java.util.EnumSet;
+import java.util.Set;
+
+import roofnest.core.lang.Require;
+
+/**
+ * One thing to do on a visit.
+ *
+ * @param id unique within the visit
+ * @param row whose row it is drawn in: a camera, or the house
+ * @param handsOnMinutes during which one installer does it
+ * @param handsFreeMinutes afterwards, during which it goes on by itself
+ * @param after ids of tasks that must be over, what runs by itself included
+ * @param needs things of which there is one, held while hands are on it
+ */
+public record Task(String id, String row, String what, int handsOnMinutes, int handsFreeMinutes, Set<String> after, Set<Need> needs) {
+    public enum Need { PHONE, LADDER }
+
+    public Task {
+        id = Require.text("task", id, 80);
+        what = Require.text("what to do", what, 120);
+        Require.inRange("minutes with hands on", handsOnMinutes, 0, 600);
+        Require.inRange("minutes by itself", handsFreeMinutes, 0, 600);
+        after = Set.copyOf(after);
+        needs = needs.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(needs));
+    }
+
+    public int minutes() {
+        return handsOnMinutes + handsFreeMinutes;
+    }
+}
