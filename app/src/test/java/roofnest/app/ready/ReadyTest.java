@@ -10,8 +10,11 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.StringReader;
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 
 import javax.imageio.ImageIO;
@@ -24,6 +27,10 @@ import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
+
+import net.fortuna.ical4j.data.CalendarBuilder;
+import net.fortuna.ical4j.model.Calendar;
+import net.fortuna.ical4j.model.component.VEvent;
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
@@ -48,13 +55,14 @@ class ReadyTest {
     @Autowired private NetworkRepository networks;
     @Autowired private SecretStore secrets;
 
+    private final LocalDate due = LocalDate.now().plusDays(6);
     private Staff jory;
     private long house;
 
     @BeforeEach
     void a_house_with_two_cameras_and_one_network_for_both_bands() throws Exception {
         jory = demo.staff("jory");
-        house = households.add(jory.firmId(), "Lathe", "4 Tithe Lane", LocalDate.of(2026, 12, 1), "survey");
+        house = households.add(jory.firmId(), "Lathe", "4 Tithe Lane", due, "survey");
         cameras.add(house, "Porch eye", "dunmark-post", new CameraPose(0, 0, 2.5, 0, 10), Camera.Settings.DEFAULT);
         cameras.add(house, "Hall eye", "vellin-dome", new CameraPose(4, 0, 2.5, 0, 10), Camera.Settings.DEFAULT);
         networks.save(house, new HomeNetwork("lathe house", "plainwords22", Set.of(Band.GHZ_2_4, Band.GHZ_5), WifiSecurity.WPA3, false), 0, "Jory Penhale");
@@ -194,6 +202,43 @@ class ReadyTest {
             assertThat(response.getContentAsString()).contains(bad.get(3), bad.get(2));
         }
         assertThat(demo.jdbc().sql("select count(*) from router where household_id = :id").param("id", house).query(Long.class).single()).isZero();
+    }
+
+    @Test
+    void the_visits_hours_name_every_step_and_what_is_saved() throws Exception {
+        String page = page("/ready/hours");
+        assertThat(page).contains("The visit takes", "less than one thing after another", "no order is shorter", "Join it: browser set-up", "Hand over", "Porch eye: joining about", "by the catalogue");
+        assertThat(page).contains("Begin by " + due.minusDays(1).format(DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH)), "Charger 1");
+        assertThat(page("/ready/hours?installers=2")).contains("with two", "the second installer");
+    }
+
+    @Test
+    void what_cannot_be_read_of_the_hours_question_is_said_and_taken_as_usual() throws Exception {
+        assertThat(page("/ready/hours?installers=1&chargers=lots&chargerMa=5&leave=soon")).contains("Enter chargers from 1 to 4", "from 100 to 10000 mA", "Enter when the van leaves as 08:00.", "lots", "soon", "The visit takes");
+    }
+
+    @Test
+    void our_own_runs_teach_the_minutes_and_rehearsals_do_not() throws Exception {
+        long camera = demo.jdbc().sql("select min(id) from camera where household_id = :house").param("house", house).query(Long.class).single();
+        for (boolean bench : new boolean[] {true, false}) {
+            demo.jdbc().sql("""
+                    insert into run (household_id, camera_id, way, network_name, bench, started_at, started_by, finished_at)
+                    values (:house, :camera, 'STICKER', 'lathe house', :bench, now() - interval '60 minutes', 'Jory Penhale', now())
+                    """).param("house", house).param("camera", camera).param("bench", bench).update();
+        }
+        assertThat(page("/ready/hours")).contains("min, by 1 run of ours and the catalogue");
+        demo.jdbc().sql("delete from run where household_id = :house").param("house", house).update();
+    }
+
+    @Test
+    void visit_and_charging_go_into_a_calendar_that_reads_back() throws Exception {
+        MockHttpServletResponse response = perform(get(path("/ready/hours.ics?leave=09:30")));
+        assertThat(response.getContentType()).startsWith("text/calendar");
+        Calendar calendar = new CalendarBuilder().build(new StringReader(response.getContentAsString()));
+        List<VEvent> events = calendar.getComponents("VEVENT");
+        assertThat(events).hasSize(2);
+        assertThat(events).extracting(event -> event.getSummary().getValue()).anyMatch(words -> words.startsWith("Visit · Lathe")).anyMatch(words -> words.startsWith("Charge Porch eye"));
+        assertThat(events.get(0).getDateTimeStart().getDate()).hasToString(due + "T09:30");
     }
 
     private AbstractMockHttpServletRequestBuilder<?> router(String address, String from, String to, String leases) {
