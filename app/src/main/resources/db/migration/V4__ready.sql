@@ -37,3 +37,43 @@ create table air_scan (
   taken_by     text not null,
   taken_at     timestamptz not null
 );
+
+-- Links by which householders get ready, without a log-in. Only hashes of them are kept.
+create table preparation (
+  id           bigint generated always as identity primary key,
+  household_id bigint not null references household,
+  to_address   text not null check (length(to_address) <= 254),
+  token_hash   bytea not null unique,
+  sent_at      timestamptz not null,
+  sent_by      text not null,
+  expires_at   timestamptz not null,
+  revoked_at   timestamptz
+);
+create index preparation_by_household on preparation (household_id);
+
+create table prepared_item (
+  household_id bigint not null references household,
+  item         text not null check (length(item) between 1 and 40),
+  ticked_at    timestamptz not null,
+  primary key (household_id, item)
+);
+
+-- Pictures from the household, drawn anew: nothing of the file as it was sent is kept.
+create table household_photo (
+  id           bigint generated always as identity primary key,
+  household_id bigint not null references household,
+  what         text not null check (length(what) between 1 and 80),
+  jpeg         bytea not null check (length(jpeg) <= 2000000),
+  taken_in_at  timestamptz not null
+);
+create index household_photo_by_household on household_photo (household_id);
+
+-- Who the household says lives there or has left, until the office takes it over.
+create table told_person (
+  id           bigint generated always as identity primary key,
+  household_id bigint not null references household,
+  name         text not null check (length(name) between 1 and 80),
+  lives_here   boolean not null,
+  told_at      timestamptz not null
+);
+create index told_person_by_household on told_person (household_id);

@@ -13,7 +13,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
 
-/** Everything is closed but signing in, the first page, invitations, assets and the health check. */
+/** Everything is closed but signing in, the first page, invitations and preparations by their links, assets and the health check. */
 @Configuration
 @EnableMethodSecurity
 class SecurityConfig {
@@ -24,7 +24,7 @@ class SecurityConfig {
     @Bean
     SecurityFilterChain security(HttpSecurity http) throws Exception {
         http.authorizeHttpRequests(requests -> requests
-                .requestMatchers("/sign-in", "/first-firm", "/invitations/*", "/vendor/**", "/css/**", "/js/**", "/icon.svg", "/error").permitAll()
+                .requestMatchers("/sign-in", "/first-firm", "/invitations/*", "/prepare/**", "/vendor/**", "/css/**", "/js/**", "/icon.svg", "/error").permitAll()
                 .requestMatchers("/actuator/health").permitAll()
                 .anyRequest().authenticated());
         http.formLogin(form -> form

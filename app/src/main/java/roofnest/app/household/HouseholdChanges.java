@@ -29,11 +29,25 @@ public class HouseholdChanges {
     /** Makes the change of a stage's work, which the household has then reached. */
     @Transactional
     public <T> T make(HouseholdRef ref, Stage stage, Supplier<T> change) {
-        households.lock(ref.id());
-        T result = change.get();
+        T result = judged(ref.id(), change);
         households.reach(ref.id(), stage);
-        HouseholdFacts now = facts.load(ref.id());
-        findings.replace(ref.id(), judges.of(now).again(now));
+        return result;
+    }
+
+    /** Makes a change that the householder asks for by a link of theirs: no stage is reached by it. */
+    @Transactional
+    public void byHousehold(long householdId, Runnable change) {
+        judged(householdId, () -> {
+            change.run();
+            return null;
+        });
+    }
+
+    private <T> T judged(long householdId, Supplier<T> change) {
+        households.lock(householdId);
+        T result = change.get();
+        HouseholdFacts now = facts.load(householdId);
+        findings.replace(householdId, judges.of(now).again(now));
         return result;
     }
 

@@ -38,8 +38,8 @@ import roofnest.core.scan.Scan;
 
 /** What is done to a house's networks: changes at the router noted, codes read, what a scan heard taken over. */
 @Service
-class Networks {
-    static final int MOST_PHOTO_BYTES = 8_000_000;
+public class Networks {
+    public static final int MOST_PHOTO_BYTES = 8_000_000;
     private static final int MOST_PIXELS_A_SIDE = 8000;
 
     private final HouseholdChanges changes;
@@ -83,16 +83,20 @@ class Networks {
     /** The text of a {@code WIFI:} code becomes a network, or the new password of the one of that name. */
     HomeNetwork takeCode(HouseholdRef ref, String text) {
         HomeNetwork read = WifiCode.read(text).orElseThrow(() -> new BadInput("This is not the code of a Wi-Fi; its text starts with WIFI:."));
-        Optional<NetworkRepository.NetworkRow> known = networks.all(ref.id()).stream().filter(row -> row.name().equals(read.name())).findFirst();
+        changes.run(ref, Stage.READY, () -> take(ref.id(), read, ref.by()));
+        return read;
+    }
+
+    /** Writes down what is known of a network by its name; bands and the rest of one already written down stay. */
+    public void take(long householdId, HomeNetwork read, String by) {
+        Optional<NetworkRepository.NetworkRow> known = networks.all(householdId).stream().filter(row -> row.name().equals(read.name())).findFirst();
         HomeNetwork network = known.map(row -> new HomeNetwork(read.name(), read.password(), row.bands(),
                 read.security() == WifiSecurity.OPEN || row.security() == WifiSecurity.OPEN ? read.security() : row.security(), row.hidden(), row.isolated())).orElse(read);
-        changes.run(ref, Stage.READY, () -> networks.save(ref.id(), known.map(NetworkRepository.NetworkRow::id).orElse(0L), network,
-                known.map(NetworkRepository.NetworkRow::version).orElse(0), ref.by()));
-        return network;
+        networks.save(householdId, known.map(NetworkRepository.NetworkRow::id).orElse(0L), network, known.map(NetworkRepository.NetworkRow::version).orElse(0), by);
     }
 
     /** Finds the code in a photo of a router's label. The photo itself is not kept. */
-    String codeIn(byte[] photo) {
+    public String codeIn(byte[] photo) {
         if (photo.length == 0) {
             throw new BadInput("Choose a photo of the label first.");
         }

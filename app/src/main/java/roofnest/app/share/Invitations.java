@@ -1,13 +1,8 @@
 package roofnest.app.share;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.OffsetDateTime;
-import java.util.Base64;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +14,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 import roofnest.app.brief.ResidentRepository;
 import roofnest.app.household.HouseholdRepository;
+import roofnest.app.secrets.LinkTokens;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.HouseholdRef;
 import roofnest.core.access.Access;
@@ -27,22 +23,21 @@ import roofnest.core.access.Access;
 @Service
 public class Invitations {
     private static final Duration GOOD_FOR = Duration.ofDays(14);
-    private static final int TOKEN_BYTES = 24;
 
     private final JdbcClient jdbc;
     private final MailRepository mail;
     private final AccessRepository access;
     private final HouseholdRepository households;
-    private final SecureRandom random;
+    private final LinkTokens tokens;
     private final Clock clock;
 
     Invitations(
-            JdbcClient jdbc, MailRepository mail, AccessRepository access, HouseholdRepository households, SecureRandom random, Clock clock) {
+            JdbcClient jdbc, MailRepository mail, AccessRepository access, HouseholdRepository households, LinkTokens tokens, Clock clock) {
         this.jdbc = jdbc;
         this.mail = mail;
         this.access = access;
         this.households = households;
-        this.random = random;
+        this.tokens = tokens;
         this.clock = clock;
     }
 
@@ -55,9 +50,7 @@ public class Invitations {
         if (!granted || resident.email().isBlank() || resident.tie() == Access.Tie.LEFT) {
             throw new BadInput("An invitation needs an e-mail address and access to at least one camera.");
         }
-        byte[] bytes = new byte[TOKEN_BYTES];
-        random.nextBytes(bytes);
-        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        String token = tokens.fresh();
         OffsetDateTime now = OffsetDateTime.now(clock);
         jdbc.sql("""
                 insert into invitation (household_id, resident_id, token_hash, sent_at, expires_at)
@@ -65,7 +58,7 @@ public class Invitations {
                 """)
                 .param("householdId", ref.id())
                 .param("residentId", resident.id())
-                .param("hash", hash(token))
+                .param("hash", tokens.hash(token))
                 .param("now", now)
                 .param("expires", now.plus(GOOD_FOR))
                 .update();
@@ -87,7 +80,7 @@ public class Invitations {
                 join firm f on f.id = h.firm_id
                 where i.token_hash = :hash
                 """)
-                .param("hash", hash(token))
+                .param("hash", tokens.hash(token))
                 .query((row, n) -> new Invitation(row.getString("person"), row.getString("household"), row.getString("firm"),
                         row.getObject("accepted_at", OffsetDateTime.class),
                         row.getObject("expires_at", OffsetDateTime.class).isBefore(now)))
@@ -102,7 +95,7 @@ public class Invitations {
                 where token_hash = :hash and accepted_at is null and expires_at > :now
                 """)
                 .param("now", OffsetDateTime.now(clock))
-                .param("hash", hash(token))
+                .param("hash", tokens.hash(token))
                 .update();
     }
 
@@ -115,13 +108,5 @@ public class Invitations {
         Map<Long, String> words = new HashMap<>();
         sent.forEach(s -> words.put(s.resident(), s.accepted() ? "accepted" : "invited"));
         return words;
-    }
-
-    private static byte[] hash(String token) {
-        try {
-            return MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
     }
 }

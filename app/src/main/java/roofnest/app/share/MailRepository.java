@@ -33,7 +33,7 @@ public class MailRepository {
                 .list();
     }
 
-    void send(long householdId, String to, String subject, String body, String link) {
+    public void send(long householdId, String to, String subject, String body, String link) {
         jdbc.sql("""
                 insert into mail (household_id, to_address, subject, body, link, sent_at)
                 values (:householdId, :to, :subject, :body, :link, :now)

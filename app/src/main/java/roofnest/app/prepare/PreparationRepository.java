@@ -1,0 +1,117 @@
+package roofnest.app.prepare;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** Links of preparation, and what came in by them. */
+@Repository
+class PreparationRepository {
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    PreparationRepository(JdbcClient jdbc, Clock clock) {
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    record Link(long id, String to, OffsetDateTime sentAt, String by, OffsetDateTime expiresAt, boolean revoked) {}
+
+    record Photo(long id, String what, OffsetDateTime at) {}
+
+    record ToldPerson(long id, String name, boolean livesHere) {}
+
+    void add(long householdId, String to, byte[] tokenHash, String by, OffsetDateTime expiresAt) {
+        jdbc.sql("""
+                insert into preparation (household_id, to_address, token_hash, sent_at, sent_by, expires_at)
+                values (:householdId, :to, :hash, :now, :by, :expiresAt)
+                """)
+                .param("householdId", householdId)
+                .param("to", to)
+                .param("hash", tokenHash)
+                .param("now", OffsetDateTime.now(clock))
+                .param("by", by)
+                .param("expiresAt", expiresAt)
+                .update();
+    }
+
+    /** The newest link that was sent. */
+    Optional<Link> newest(long householdId) {
+        return jdbc.sql("""
+                select id, to_address, sent_at, sent_by, expires_at, revoked_at
+                from preparation
+                where household_id = :householdId
+                order by id desc
+                limit 1
+                """)
+                .param("householdId", householdId)
+                .query((row, n) -> new Link(row.getLong("id"), row.getString("to_address"), row.getObject("sent_at", OffsetDateTime.class), row.getString("sent_by"),
+                        row.getObject("expires_at", OffsetDateTime.class), row.getObject("revoked_at") != null))
+                .optional();
+    }
+
+    void revoke(long householdId) {
+        jdbc.sql("update preparation set revoked_at = :now where household_id = :householdId and revoked_at is null")
+                .param("now", OffsetDateTime.now(clock)).param("householdId", householdId).update();
+    }
+
+    /** The household that a link opens now; empty when it was guessed, has run out or was called back. */
+    Optional<Long> opens(byte[] tokenHash) {
+        return jdbc.sql("select household_id from preparation where token_hash = :hash and revoked_at is null and expires_at > :now")
+                .param("hash", tokenHash).param("now", OffsetDateTime.now(clock)).query(Long.class).optional();
+    }
+
+    Set<String> ticked(long householdId) {
+        return new HashSet<>(jdbc.sql("select item from prepared_item where household_id = :householdId").param("householdId", householdId).query(String.class).list());
+    }
+
+    void tick(long householdId, String item, boolean ready) {
+        if (ready) {
+            jdbc.sql("insert into prepared_item (household_id, item, ticked_at) values (:householdId, :item, :now) on conflict do nothing")
+                    .param("householdId", householdId).param("item", item).param("now", OffsetDateTime.now(clock)).update();
+        } else {
+            jdbc.sql("delete from prepared_item where household_id = :householdId and item = :item").param("householdId", householdId).param("item", item).update();
+        }
+    }
+
+    List<Photo> photos(long householdId) {
+        return jdbc.sql("select id, what, taken_in_at from household_photo where household_id = :householdId order by id")
+                .param("householdId", householdId)
+                .query((row, n) -> new Photo(row.getLong("id"), row.getString("what"), row.getObject("taken_in_at", OffsetDateTime.class))).list();
+    }
+
+    Optional<byte[]> jpeg(long householdId, long id) {
+        return jdbc.sql("select jpeg from household_photo where household_id = :householdId and id = :id")
+                .param("householdId", householdId).param("id", id).query(byte[].class).optional();
+    }
+
+    void addPhoto(long householdId, String what, byte[] jpeg) {
+        jdbc.sql("insert into household_photo (household_id, what, jpeg, taken_in_at) values (:householdId, :what, :jpeg, :now)")
+                .param("householdId", householdId).param("what", what).param("jpeg", jpeg).param("now", OffsetDateTime.now(clock)).update();
+    }
+
+    void removePhoto(long householdId, long id) {
+        jdbc.sql("delete from household_photo where household_id = :householdId and id = :id").param("householdId", householdId).param("id", id).update();
+    }
+
+    List<ToldPerson> people(long householdId) {
+        return jdbc.sql("select id, name, lives_here from told_person where household_id = :householdId order by id")
+                .param("householdId", householdId)
+                .query((row, n) -> new ToldPerson(row.getLong("id"), row.getString("name"), row.getBoolean("lives_here"))).list();
+    }
+
+    void addPerson(long householdId, String name, boolean livesHere) {
+        jdbc.sql("insert into told_person (household_id, name, lives_here, told_at) values (:householdId, :name, :livesHere, :now)")
+                .param("householdId", householdId).param("name", name).param("livesHere", livesHere).param("now", OffsetDateTime.now(clock)).update();
+    }
+
+    void clearPeople(long householdId) {
+        jdbc.sql("delete from told_person where household_id = :householdId").param("householdId", householdId).update();
+    }
+}

@@ -1,0 +1,199 @@
+package roofnest.app.prepare;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+import roofnest.app.brief.ResidentRepository;
+import roofnest.app.household.Household;
+import roofnest.app.household.HouseholdChanges;
+import roofnest.app.household.HouseholdRepository;
+import roofnest.app.ready.NetworkRepository;
+import roofnest.app.ready.Networks;
+import roofnest.app.secrets.LinkTokens;
+import roofnest.app.share.MailRepository;
+import roofnest.app.survey.CameraRepository;
+import roofnest.app.web.BadInput;
+import roofnest.app.web.HouseholdRef;
+import roofnest.app.web.NoSuchPage;
+import roofnest.core.access.Access;
+import roofnest.core.catalogue.Band;
+import roofnest.core.catalogue.WifiSecurity;
+import roofnest.core.judge.Camera;
+import roofnest.core.network.CredentialFit;
+import roofnest.core.network.HomeNetwork;
+import roofnest.core.network.WifiCode;
+import roofnest.core.promise.Stage;
+import roofnest.core.visit.Preparation;
+
+/** Sends the household its link, opens it, and takes in what comes by it. */
+@Service
+class Preparations {
+    static final int MOST_PHOTOS = 12;
+    static final int MOST_PEOPLE = 20;
+    private static final Duration GOOD_FOR = Duration.ofDays(14);
+    private static final String BY_HOUSEHOLD = "the household";
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
+
+    private final PreparationRepository preparations;
+    private final LinkTokens tokens;
+    private final MailRepository mail;
+    private final HouseholdRepository households;
+    private final HouseholdChanges changes;
+    private final CameraRepository cameras;
+    private final NetworkRepository networks;
+    private final Networks work;
+    private final ResidentRepository residents;
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    Preparations(
+            PreparationRepository preparations, LinkTokens tokens, MailRepository mail, HouseholdRepository households, HouseholdChanges changes, CameraRepository cameras,
+            NetworkRepository networks, Networks work, ResidentRepository residents, JdbcClient jdbc, Clock clock) {
+        this.preparations = preparations;
+        this.tokens = tokens;
+        this.mail = mail;
+        this.households = households;
+        this.changes = changes;
+        this.cameras = cameras;
+        this.networks = networks;
+        this.work = work;
+        this.residents = residents;
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    /** @param ready whether it was ticked */
+    record Item(String key, String what, String why, boolean ready) {}
+
+    /**
+     * How far a household is.
+     *
+     * @param progress in words
+     * @param missing what is not there yet, the Wi-Fi and the label's photo included
+     */
+    record State(String firm, String address, String day, List<Item> items, boolean wifiKnown, List<PreparationRepository.Photo> photos, List<PreparationRepository.ToldPerson> people,
+            String progress, List<String> missing) {}
+
+    /** Sends a new link; those sent before open nothing any more. */
+    @Transactional
+    public void send(HouseholdRef ref, String to, String site) {
+        String token = tokens.fresh();
+        preparations.revoke(ref.id());
+        preparations.add(ref.id(), to, tokens.hash(token), ref.by(), OffsetDateTime.now(clock).plus(GOOD_FOR));
+        Household household = households.get(ref.id());
+        mail.send(ref.id(), to, "Before we come to " + household.address(),
+                "Good day,\n" + ref.by() + " of " + ref.staff().firmName() + " comes to put in your cameras" + (household.dueOn() == null ? "" : " on " + DAY.format(household.dueOn()))
+                        + ". Please open the link on your phone and tick off what you have at hand. It needs no password, and is good for " + GOOD_FOR.toDays() + " days.",
+                site + "/prepare/" + token);
+    }
+
+    /** @throws NoSuchPage when the link opens nothing */
+    long open(String token) {
+        return preparations.opens(tokens.hash(token)).orElseThrow(NoSuchPage::new);
+    }
+
+    State state(long householdId) {
+        Household household = households.get(householdId);
+        Set<String> ticked = preparations.ticked(householdId);
+        List<Camera> planned = cameras.of(householdId);
+        List<Item> items = Preparation.items(planned.stream().map(Camera::model).toList(), planned.stream().map(camera -> camera.settings().cardGb()).toList()).stream()
+                .map(item -> new Item(item.key(), item.what(), item.why(), ticked.contains(item.key()))).toList();
+        boolean wifi = networks.homeNetwork(householdId).filter(network -> network.security() == WifiSecurity.OPEN || !network.password().isEmpty()).isPresent();
+        List<PreparationRepository.Photo> photos = preparations.photos(householdId);
+        List<String> missing = new ArrayList<>(items.stream().filter(item -> !item.ready()).map(Item::what).toList());
+        if (!wifi) {
+            missing.add("Wi-Fi name and password");
+        }
+        if (photos.isEmpty()) {
+            missing.add("A photo of the router's label");
+        }
+        int all = items.size() + 2;
+        return new State(firm(household.firmId()), household.address(), household.dueOn() == null ? "" : DAY.format(household.dueOn()), items, wifi, photos, preparations.people(householdId),
+                Preparation.progress(all - missing.size(), all), missing);
+    }
+
+    private String firm(long firmId) {
+        return jdbc.sql("select name from firm where id = :id").param("id", firmId).query(String.class).single();
+    }
+
+    void tick(long householdId, String key, boolean ready) {
+        if (state(householdId).items().stream().noneMatch(item -> item.key().equals(key))) {
+            throw new BadInput("There is no such thing on the list.");
+        }
+        preparations.tick(householdId, key, ready);
+    }
+
+    /** The Wi-Fi as the household types it. It is taken for an ordinary one at 2.4 GHz until somebody looks. */
+    void wifi(long householdId, String name, String password) {
+        if (name.isBlank() || CredentialFit.bytes(name) > HomeNetwork.NAME_MAX_BYTES) {
+            throw new BadInput("Type the name of the Wi-Fi exactly as your phone shows it; it has at most 32 letters.");
+        }
+        if (CredentialFit.bytes(password) < 8 || CredentialFit.bytes(password) > HomeNetwork.PASSWORD_MAX_BYTES) {
+            throw new BadInput("A Wi-Fi password has 8 to 63 letters. Look at the router's label, or in your phone's settings.");
+        }
+        take(householdId, new HomeNetwork(name, password, EnumSet.of(Band.GHZ_2_4), WifiSecurity.WPA2, false));
+    }
+
+    private void take(long householdId, HomeNetwork network) {
+        changes.byHousehold(householdId, () -> work.take(householdId, network, BY_HOUSEHOLD));
+    }
+
+    /**
+     * Keeps a picture, drawn anew. A Wi-Fi code in it is read at once.
+     *
+     * @return whether there was one
+     */
+    boolean photo(long householdId, String what, byte[] sent) {
+        if (preparations.photos(householdId).size() >= MOST_PHOTOS) {
+            throw new BadInput("There are " + MOST_PHOTOS + " pictures already. Take one out first.");
+        }
+        byte[] jpeg = Pictures.drawnAnew(sent);
+        preparations.addPhoto(householdId, what, jpeg);
+        Optional<HomeNetwork> onLabel = code(jpeg);
+        onLabel.ifPresent(network -> take(householdId, network));
+        return onLabel.isPresent();
+    }
+
+    private Optional<HomeNetwork> code(byte[] jpeg) {
+        try {
+            return WifiCode.read(work.codeIn(jpeg));
+        } catch (BadInput none) {
+            return Optional.empty();
+        }
+    }
+
+    void person(long householdId, String name, boolean livesHere) {
+        if (name.isBlank() || name.strip().length() > 80) {
+            throw new BadInput("Type a name of up to 80 letters.");
+        }
+        if (preparations.people(householdId).size() >= MOST_PEOPLE) {
+            throw new BadInput("That is more people than the list holds. Tell us the rest when we come.");
+        }
+        preparations.addPerson(householdId, name.strip(), livesHere);
+    }
+
+    /** Puts the people whom the household told of among its residents, save those already there. */
+    void takePeopleOver(HouseholdRef ref) {
+        Set<String> known = residents.of(ref.id()).stream().map(resident -> resident.name().toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
+        changes.make(ref, Stage.READY, () -> {
+            preparations.people(ref.id()).stream().filter(person -> !known.contains(person.name().toLowerCase(Locale.ROOT))).forEach(person -> residents.add(
+                    ref.id(), person.name(), "", person.livesHere() ? Access.Tie.LIVES_HERE : Access.Tie.LEFT, person.livesHere() ? null : LocalDate.now(clock)));
+            preparations.clearPeople(ref.id());
+            return null;
+        });
+    }
+}
