@@ -16,16 +16,19 @@ import org.springframework.web.bind.annotation.RequestParam;
 import jakarta.servlet.http.HttpServletResponse;
 
 import roofnest.app.firm.Staff;
+import roofnest.app.prepare.Preparations;
 import roofnest.app.web.Form;
 
 /** All households of the firm, by stage. */
 @Controller
 class FrontPageController {
     private final HouseholdRepository households;
+    private final Preparations preparations;
     private final Clock clock;
 
-    FrontPageController(HouseholdRepository households, Clock clock) {
+    FrontPageController(HouseholdRepository households, Preparations preparations, Clock clock) {
         this.households = households;
+        this.preparations = preparations;
         this.clock = clock;
     }
 
@@ -50,7 +53,7 @@ class FrontPageController {
     private String page(Staff staff, Model model, Form form) {
         List<HouseholdRepository.Overview> all = households.overviewsOf(staff.firmId());
         model.addAttribute("form", form);
-        model.addAttribute("front", FrontView.of(staff, all, LocalDate.now(clock)));
+        model.addAttribute("front", FrontView.of(staff, all, LocalDate.now(clock), preparations::lacking));
         return "front";
     }
 }

@@ -41,7 +41,7 @@ import roofnest.core.visit.Preparation;
 
 /** Sends the household its link, opens it, and takes in what comes by it. */
 @Service
-class Preparations {
+public class Preparations {
     static final int MOST_PHOTOS = 12;
     static final int MOST_PEOPLE = 20;
     private static final Duration GOOD_FOR = Duration.ofDays(14);
@@ -124,6 +124,11 @@ class Preparations {
         int all = items.size() + 2;
         return new State(firm(household.firmId()), household.address(), household.dueOn() == null ? "" : DAY.format(household.dueOn()), items, wifi, photos, preparations.people(householdId),
                 Preparation.progress(all - missing.size(), all), missing);
+    }
+
+    /** How many things a household has not at hand yet. */
+    public int lacking(long householdId) {
+        return state(householdId).missing().size();
     }
 
     private String firm(long firmId) {

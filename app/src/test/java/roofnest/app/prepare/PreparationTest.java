@@ -176,6 +176,21 @@ class PreparationTest {
     }
 
     @Test
+    void the_front_page_says_what_is_missing_the_day_before_and_no_earlier() throws Exception {
+        act(post(link + "/tick").param("item", "phone").param("ready", "true"));
+        assertThat(row()).contains("8 things not ready");
+        demo.jdbc().sql("update household set due_on = :later where id = :id").param("later", LocalDate.now().plusDays(3)).param("id", house).update();
+        assertThat(row()).doesNotContain("not ready");
+    }
+
+    /** This household's row of the front page. */
+    private String row() throws Exception {
+        String page = office(get("/"));
+        int from = page.indexOf("/households/" + house + "\"");
+        return page.substring(from, page.indexOf("</a>", from));
+    }
+
+    @Test
     void an_address_that_is_none_gets_no_link() throws Exception {
         assertThat(office(post(path("/ready/preparation")).param("to", "nowhere"))).contains("not an e-mail address", "nowhere");
     }
