@@ -19,7 +19,7 @@ import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanDocument;
-import roofnest.core.plan.PlanRefused;
+import roofnest.core.document.DocumentRefused;
 import roofnest.core.power.Climate;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Light;
@@ -34,7 +34,7 @@ final class Maltings {
     static HousePlan plan() {
         try {
             return new PlanDocument().read(text("/demo/plans/maltings.json"));
-        } catch (PlanRefused e) {
+        } catch (DocumentRefused e) {
             throw new IllegalStateException(e);
         }
     }

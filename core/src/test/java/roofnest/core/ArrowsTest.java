@@ -25,16 +25,19 @@ class ArrowsTest {
             .resideInAnyPackage("org.springframework..", "java.sql..", "javax.sql..", "jakarta..", "org.thymeleaf..");
 
     @ArchTest
+    static final ArchRule document_is_a_leaf = uses("document");
+
+    @ArchTest
     static final ArchRule lang_is_a_leaf = uses("lang");
 
     @ArchTest
     static final ArchRule promise_uses_lang_only = uses("promise", "lang");
 
     @ArchTest
-    static final ArchRule catalogue_uses_lang_only = uses("catalogue", "lang");
+    static final ArchRule catalogue_uses = uses("catalogue", "lang", "document");
 
     @ArchTest
-    static final ArchRule plan_uses_lang_only = uses("plan", "lang");
+    static final ArchRule plan_uses = uses("plan", "lang", "document");
 
     @ArchTest
     static final ArchRule radio_uses = uses("radio", "lang", "promise", "plan", "catalogue");

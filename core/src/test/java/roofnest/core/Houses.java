@@ -6,7 +6,7 @@ import java.nio.charset.StandardCharsets;
 
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanDocument;
-import roofnest.core.plan.PlanRefused;
+import roofnest.core.document.DocumentRefused;
 
 /** The houses of the demo world, for tests to stand in. */
 public final class Houses {
@@ -23,7 +23,7 @@ public final class Houses {
     public static HousePlan plan(String name) {
         try {
             return new PlanDocument().read(document(name));
-        } catch (PlanRefused e) {
+        } catch (DocumentRefused e) {
             throw new IllegalStateException(e);
         }
     }

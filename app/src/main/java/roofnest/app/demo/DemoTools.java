@@ -26,7 +26,7 @@ import roofnest.core.catalogue.WifiSecurity;
 import roofnest.core.judge.Camera;
 import roofnest.core.network.HomeNetwork;
 import roofnest.core.plan.PlanDocument;
-import roofnest.core.plan.PlanRefused;
+import roofnest.core.document.DocumentRefused;
 import roofnest.core.promise.Stage;
 import roofnest.core.view.CameraPose;
 
@@ -68,7 +68,7 @@ class DemoTools {
         try {
             String document = plans.write(plans.read(text("/demo/plans/" + file + ".json")));
             changes.run(ref, Stage.BRIEF, () -> households.setPlan(ref.id(), document));
-        } catch (PlanRefused e) {
+        } catch (DocumentRefused e) {
             throw new IllegalStateException("demo plan " + file, e);
         }
     }

@@ -8,7 +8,7 @@ import org.springframework.stereotype.Component;
 
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanDocument;
-import roofnest.core.plan.PlanRefused;
+import roofnest.core.document.DocumentRefused;
 
 /** Stored plan documents as plans; the most lately used stay read, since one board asks for its plan many times a second. */
 @Component
@@ -32,7 +32,7 @@ class ReadPlans {
         return byDocument.computeIfAbsent(document, text -> {
             try {
                 return documents.read(text);
-            } catch (PlanRefused e) {
+            } catch (DocumentRefused e) {
                 throw new IllegalStateException("a stored plan no longer reads", e);
             }
         });

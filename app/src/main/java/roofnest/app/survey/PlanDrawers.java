@@ -10,13 +10,13 @@ import tools.jackson.databind.json.JsonMapper;
 
 import roofnest.app.web.BadInput;
 import roofnest.app.web.HouseholdRef;
-import roofnest.core.plan.DocumentFault;
+import roofnest.core.document.DocumentFault;
 import roofnest.core.plan.EditRefused;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanDocument;
 import roofnest.core.plan.PlanEdit;
 import roofnest.core.plan.PlanEdits;
-import roofnest.core.plan.PlanRefused;
+import roofnest.core.document.DocumentRefused;
 
 /** Makes edits of stored plans. An edit that would leave a plan unsound is refused, and the plan stays as it was. */
 @Service
@@ -60,7 +60,7 @@ class PlanDrawers {
     private HousePlan plan(PlanSteps.State state) {
         try {
             return documents.read(state.document().orElseThrow(() -> new BadInput("The house has no plan yet.")));
-        } catch (PlanRefused e) {
+        } catch (DocumentRefused e) {
             throw new IllegalStateException("a stored plan no longer reads", e);
         }
     }

@@ -31,7 +31,7 @@ import roofnest.core.pairing.CameraName;
 import roofnest.core.plan.GeoJson;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanDocument;
-import roofnest.core.plan.PlanRefused;
+import roofnest.core.document.DocumentRefused;
 import roofnest.core.promise.Stage;
 
 /** The board: its page, cameras put on it, plans brought in and taken out. */
@@ -96,7 +96,7 @@ class SurveyController {
             changes.run(ref, Stage.SURVEY, () -> steps.take(ref.id(), checked, "a plan brought in", ref.by(), steps.state(ref.id()).version()));
             flash.addFlashAttribute("notice", "The plan was read and every promise judged on it.");
             return "redirect:" + ref.path() + "/survey";
-        } catch (PlanRefused refused) {
+        } catch (DocumentRefused refused) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("planFaults", refused.faults().stream().map(Object::toString).toList());
             return pages.board(ref, Form.empty(), Map.of(), model);

@@ -19,7 +19,7 @@ import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.Judgement;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanDocument;
-import roofnest.core.plan.PlanRefused;
+import roofnest.core.document.DocumentRefused;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
 import roofnest.core.view.Zone;
@@ -93,7 +93,7 @@ class Variants {
     private HousePlan plan(VariantRepository.Variant variant) {
         try {
             return documents.read(variant.plan());
-        } catch (PlanRefused e) {
+        } catch (DocumentRefused e) {
             throw new IllegalStateException("a stored variant no longer reads", e);
         }
     }

@@ -3,14 +3,14 @@ package roofnest.core.catalogue;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-import tools.jackson.databind.DeserializationFeature;
-import tools.jackson.databind.json.JsonMapper;
+import roofnest.core.document.DocumentRefused;
 
 /** The device models known to the application. */
 public final class Catalogue {
@@ -26,8 +26,8 @@ public final class Catalogue {
 
     /** The models that ship with the application. */
     public static Catalogue shipped() {
-        JsonMapper mapper = JsonMapper.builder().enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES).build();
-        return new Catalogue(SHIPPED.stream().map(key -> read(mapper, key)).toList());
+        DeviceDocument documents = new DeviceDocument();
+        return new Catalogue(SHIPPED.stream().map(key -> read(documents, key)).toList());
     }
 
     public Collection<DeviceModel> models() {
@@ -43,11 +43,13 @@ public final class Catalogue {
         return find(key).orElseThrow(() -> new IllegalArgumentException("the catalogue has no model " + key));
     }
 
-    private static DeviceModel read(JsonMapper mapper, String key) {
+    private static DeviceModel read(DeviceDocument documents, String key) {
         try (InputStream in = Catalogue.class.getResourceAsStream("/roofnest/models/" + key + ".json")) {
-            return mapper.readValue(in, DeviceModel.class);
+            return documents.read(new String(in.readAllBytes(), StandardCharsets.UTF_8));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
+        } catch (DocumentRefused e) {
+            throw new IllegalStateException("the shipped model " + key, e);
         }
     }
 }

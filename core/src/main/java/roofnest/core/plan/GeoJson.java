@@ -10,6 +10,9 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
+import roofnest.core.document.DocumentFault;
+import roofnest.core.document.DocumentRefused;
+
 /**
  * Plans as GeoJSON feature collections and back without loss. Coordinates are the plan's local metres, not degrees,
  * which RFC 7946, section 4, allows by prior arrangement; the member {@code roofnest} says so and carries what has no
@@ -77,15 +80,15 @@ public final class GeoJson {
     }
 
     /** Reads a collection as {@link #write} makes it, checked like any plan document. */
-    public HousePlan read(String json) throws PlanRefused {
+    public HousePlan read(String json) throws DocumentRefused {
         JsonNode collection;
         try {
             collection = mapper.readTree(json);
         } catch (JacksonException e) {
-            throw new PlanRefused(List.of(new DocumentFault("", "This is not readable JSON: " + e.getOriginalMessage())));
+            throw new DocumentRefused(List.of(new DocumentFault("", "This is not readable JSON: " + e.getOriginalMessage())));
         }
         if (!collection.path("type").asString("").equals("FeatureCollection") || !collection.path("roofnest").isObject()) {
-            throw new PlanRefused(List.of(new DocumentFault("", "This is no GeoJSON feature collection with a “roofnest” member that names the plan.")));
+            throw new DocumentRefused(List.of(new DocumentFault("", "This is no GeoJSON feature collection with a “roofnest” member that names the plan.")));
         }
         ObjectNode document = ((ObjectNode) collection.get("roofnest")).deepCopy();
         document.remove("coordinates");
@@ -96,7 +99,7 @@ public final class GeoJson {
             take(document, feature, "/features/" + i++, faults);
         }
         if (!faults.isEmpty()) {
-            throw new PlanRefused(faults.stream().limit(MAX_FAULTS).toList());
+            throw new DocumentRefused(faults.stream().limit(MAX_FAULTS).toList());
         }
         return documents.read(document.toString());
     }

@@ -8,6 +8,8 @@ import java.util.Set;
 
 import tools.jackson.databind.JsonNode;
 
+import roofnest.core.document.DocumentFault;
+
 /** The checks of a well-formed plan document that a schema cannot make: names that meet, lengths, crossings. */
 final class PlanSense {
     static final double LEAST_WALL_M = 0.05;

@@ -9,13 +9,15 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
+import roofnest.core.document.DocumentFault;
+import roofnest.core.document.DocumentRefused;
 import roofnest.core.WeirSteps;
 
 class PlanDocumentTest {
     private final PlanDocument documents = new PlanDocument();
 
     @Test
-    void a_plan_written_and_read_again_is_the_same_plan() throws PlanRefused {
+    void a_plan_written_and_read_again_is_the_same_plan() throws DocumentRefused {
         HousePlan plan = WeirSteps.plan();
         assertThat(documents.read(documents.write(plan))).usingRecursiveComparison().isEqualTo(plan);
     }
@@ -33,7 +35,7 @@ class PlanDocumentTest {
         String bad = WeirSteps.document()
                 .replaceFirst("\"thicknessM\": 0.5", "\"thicknessM\": -0.5")
                 .replaceFirst("\"material\": \"brick\"", "\"material\": \"jelly\"");
-        PlanRefused refused = catchThrowableOfType(PlanRefused.class, () -> documents.read(bad));
+        DocumentRefused refused = catchThrowableOfType(DocumentRefused.class, () -> documents.read(bad));
         assertThat(refused.faults()).extracting(DocumentFault::pointer).contains("/walls/0/thicknessM", "/walls/5/material");
     }
 
@@ -43,7 +45,7 @@ class PlanDocumentTest {
                 .replaceFirst("\"atM\": 7.4", "\"atM\": 10.4")
                 .replaceFirst("\"id\": \"east\", \"storey\": \"ground\"", "\"id\": \"east\", \"storey\": \"attic\"")
                 .replace("[0.5, 11.6], [7.5, 11.6], [7.5, 13.6], [0.5, 13.6]", "[0.5, 11.6], [7.5, 13.6], [7.5, 11.6], [0.5, 13.6]");
-        PlanRefused refused = catchThrowableOfType(PlanRefused.class, () -> documents.read(bad));
+        DocumentRefused refused = catchThrowableOfType(DocumentRefused.class, () -> documents.read(bad));
         assertThat(refused.faults()).extracting(DocumentFault::toString).hasSize(3)
                 .anySatisfy(fault -> assertThat(fault).contains("/walls/0/openings/1", "11.60 m"))
                 .anySatisfy(fault -> assertThat(fault).contains("/walls/1/storey", "attic"))
@@ -68,7 +70,7 @@ class PlanDocumentTest {
     }
 
     private List<String> refusal(String text) {
-        PlanRefused refused = catchThrowableOfType(PlanRefused.class, () -> documents.read(text));
+        DocumentRefused refused = catchThrowableOfType(DocumentRefused.class, () -> documents.read(text));
         return refused.faults().stream().map(DocumentFault::toString).toList();
     }
 

@@ -12,6 +12,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
+import roofnest.core.document.DocumentFault;
+import roofnest.core.document.DocumentRefused;
 import roofnest.core.Houses;
 
 /** Plans out and in again, and documents that must be refused. */
@@ -43,7 +45,7 @@ class PlanExchangeTest {
         int from = document.indexOf("\"walls\"");
         int to = document.indexOf("\"areas\"");
         String crossed = document.substring(0, from) + walls + document.substring(to + "\"areas\"".length());
-        assertThatThrownBy(() -> DOCUMENTS.read(crossed)).isInstanceOfSatisfying(PlanRefused.class, refused ->
+        assertThatThrownBy(() -> DOCUMENTS.read(crossed)).isInstanceOfSatisfying(DocumentRefused.class, refused ->
                 assertThat(refused.faults()).extracting(DocumentFault::toString)
                         .anyMatch(fault -> fault.startsWith("/walls/1:") && fault.contains("“a” and “b” cross at 2.00, 2.00"))
                         .anyMatch(fault -> fault.startsWith("/walls/2:") && fault.contains("lies on the wall “a”"))
@@ -62,7 +64,7 @@ class PlanExchangeTest {
 
     @Test
     void nan_is_in_no_document_and_in_no_plan() {
-        assertThatThrownBy(() -> DOCUMENTS.read("{\"format\": \"roofnest-plan/1\", \"latitudeDeg\": NaN}")).isInstanceOf(PlanRefused.class);
+        assertThatThrownBy(() -> DOCUMENTS.read("{\"format\": \"roofnest-plan/1\", \"latitudeDeg\": NaN}")).isInstanceOf(DocumentRefused.class);
         assertThatThrownBy(() -> new PlanPoint(Double.NaN, 0)).hasMessageContaining("x in metres");
         assertThatThrownBy(() -> new Area.Slope(Double.NaN, 0)).hasMessageContaining("rise in metres");
         assertThatThrownBy(() -> new Thing("t", "t", Thing.Kind.TREE, new PlanPoint(0, 0), 3, Double.NaN)).hasMessageContaining("radius in metres");

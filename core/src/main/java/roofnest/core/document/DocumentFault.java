@@ -1,4 +1,4 @@
-package roofnest.core.plan;
+package roofnest.core.document;
 
 /**
  * One thing wrong with a document.
