@@ -77,3 +77,13 @@ create table told_person (
   told_at      timestamptz not null
 );
 create index told_person_by_household on told_person (household_id);
+
+-- Device models that a firm added, as checked documents.
+create table firm_model (
+  firm_id   bigint not null references firm,
+  model_key text not null check (model_key ~ '^[a-z0-9]+(-[a-z0-9]+)*$' and length(model_key) <= 40),
+  document  text not null check (length(document) <= 60000),
+  added_by  text not null,
+  added_at  timestamptz not null,
+  primary key (firm_id, model_key)
+);

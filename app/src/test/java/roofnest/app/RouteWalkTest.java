@@ -35,7 +35,7 @@ class RouteWalkTest {
     private static final List<String> TABLES = List.of("household", "promise", "resident", "camera", "network", "other_thing", "secret",
             "secret_reveal", "access_grant", "mail", "invitation", "run", "run_event", "bench_act", "trial", "proof", "signature", "log_entry", "finding",
             "reading", "plan_step", "underlay", "variant", "router", "air_scan", "preparation",
-            "prepared_item", "household_photo", "told_person");
+            "prepared_item", "household_photo", "told_person", "firm_model");
 
     /** Addresses that take a file, and the field it is in. */
     private static final Map<String, String> UPLOADS = Map.of("/survey/plan", "plan", "/survey/readings.csv", "readings", "/draw/underlay", "picture", "/ready/label", "photo", "/ready/air", "file");
@@ -113,7 +113,7 @@ class RouteWalkTest {
         String path = route.pattern().replace("{household}", String.valueOf(demo.household(household)))
                 .replace("{camera}", String.valueOf(demo.camera(household))).replace("{run}", String.valueOf(run(household)))
                 .replace("{trial}", String.valueOf(trial())).replace("{stage}", "ready").replace("{promise}", "1").replace("{resident}", "1")
-                .replace("{token}", "guessed").replace("{reading}", "1").replace("{variant}", "1").replace("{network}", "1").replace("{photo}", "1");
+                .replace("{token}", "guessed").replace("{reading}", "1").replace("{variant}", "1").replace("{network}", "1").replace("{photo}", "1").replace("{key}", "dunmark-post");
         Optional<String> upload = route.method() == HttpMethod.POST ? UPLOADS.keySet().stream().filter(route.pattern()::endsWith).findFirst() : Optional.empty();
         AbstractMockHttpServletRequestBuilder<?> request = upload.isPresent()
                 ? MockMvcRequestBuilders.multipart(path).file(new MockMultipartFile(UPLOADS.get(upload.get()), "{}".getBytes()))

@@ -9,9 +9,9 @@ import org.springframework.ui.Model;
 
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
+import roofnest.app.models.Models;
 import roofnest.app.web.Form;
 import roofnest.app.web.HouseholdRef;
-import roofnest.core.catalogue.Catalogue;
 import roofnest.core.promise.Stage;
 
 /** Puts the board's page together, for whichever controller answers with it. */
@@ -19,14 +19,14 @@ import roofnest.core.promise.Stage;
 class BoardPages {
     private final Frames frames;
     private final Boards boards;
-    private final Catalogue catalogue;
+    private final Models models;
     private final ReadingRepository readings;
     private final VariantRepository variants;
 
-    BoardPages(Frames frames, Boards boards, Catalogue catalogue, ReadingRepository readings, VariantRepository variants) {
+    BoardPages(Frames frames, Boards boards, Models models, ReadingRepository readings, VariantRepository variants) {
         this.frames = frames;
         this.boards = boards;
-        this.catalogue = catalogue;
+        this.models = models;
         this.readings = readings;
         this.variants = variants;
     }
@@ -44,7 +44,7 @@ class BoardPages {
         if (!model.containsAttribute("csvFaults")) {
             model.addAttribute("csvFaults", List.of());
         }
-        model.addAttribute("models", catalogue.models());
+        model.addAttribute("models", models.of(ref.staff().firmId()));
         model.addAttribute("board", BoardView.of(frame, said.get("storey"), readings.records(ref.id()), variants.names(ref.id())));
         boards.shown(ref, frame.facts(), number(said.get("camera")), look).ifPresent(live -> model.addAttribute("live", live));
         return "survey";

@@ -18,9 +18,9 @@ import org.springframework.stereotype.Repository;
 
 import tools.jackson.databind.json.JsonMapper;
 
+import roofnest.app.models.Models;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.StaleEdit;
-import roofnest.core.catalogue.Catalogue;
 import roofnest.core.judge.Camera;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
@@ -30,13 +30,13 @@ import roofnest.core.view.Zone;
 @Repository
 public class CameraRepository {
     private final JdbcClient jdbc;
-    private final Catalogue catalogue;
+    private final Models models;
     private final Clock clock;
     private final JsonMapper json = new JsonMapper();
 
-    CameraRepository(JdbcClient jdbc, Catalogue catalogue, Clock clock) {
+    CameraRepository(JdbcClient jdbc, Models models, Clock clock) {
         this.jdbc = jdbc;
-        this.catalogue = catalogue;
+        this.models = models;
         this.clock = clock;
     }
 
@@ -216,7 +216,7 @@ public class CameraRepository {
                 row.getDouble("visits_per_day"), row.getDouble("live_minutes"), row.getDouble("open_sky_share"), row.getInt("charge_every_days"));
         OffsetDateTime joined = row.getObject("joined_at", OffsetDateTime.class);
         OffsetDateTime mounted = row.getObject("mounted_at", OffsetDateTime.class);
-        Camera camera = new Camera(row.getLong("id"), row.getString("name"), catalogue.get(row.getString("model_key")), pose, masked, settings,
+        Camera camera = new Camera(row.getLong("id"), row.getString("name"), models.get(row.getString("model_key")), pose, masked, settings,
                 joined != null, row.getObject("own_password_at") != null, mounted != null,
                 Optional.ofNullable(row.getObject("last_charged_on", LocalDate.class)), List.of(json.readValue(row.getString("zones"), Zone[].class)));
         return new Record(camera, row.getString("serial"), row.getString("sticker_kept"), joined, mounted, row.getInt("version"));

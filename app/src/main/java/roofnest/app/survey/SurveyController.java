@@ -21,10 +21,10 @@ import jakarta.servlet.http.HttpServletResponse;
 import roofnest.app.household.Frames;
 import roofnest.app.household.HouseholdChanges;
 import roofnest.app.household.HouseholdRepository;
+import roofnest.app.models.Models;
 import roofnest.app.web.Form;
 import roofnest.app.web.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
-import roofnest.core.catalogue.Catalogue;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.pairing.CameraName;
@@ -41,19 +41,19 @@ class SurveyController {
     private final HouseholdChanges changes;
     private final HouseholdRepository households;
     private final CameraRepository cameras;
-    private final Catalogue catalogue;
+    private final Models models;
     private final PlanDocument plans;
     private final PlanSteps steps;
     private final BoardPages pages;
 
     SurveyController(
-            Frames frames, HouseholdChanges changes, HouseholdRepository households, CameraRepository cameras, Catalogue catalogue,
+            Frames frames, HouseholdChanges changes, HouseholdRepository households, CameraRepository cameras, Models models,
             PlanDocument plans, PlanSteps steps, BoardPages pages) {
         this.frames = frames;
         this.changes = changes;
         this.households = households;
         this.cameras = cameras;
-        this.catalogue = catalogue;
+        this.models = models;
         this.plans = plans;
         this.steps = steps;
         this.pages = pages;
@@ -68,7 +68,7 @@ class SurveyController {
     String add(HouseholdRef ref, @RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
         Form form = new Form(values);
         HouseholdFacts facts = frames.frame(ref, Stage.SURVEY).facts();
-        if (catalogue.find(form.raw("model")).isEmpty()) {
+        if (models.find(ref.staff().firmId(), form.raw("model")).isEmpty()) {
             form.fault("model", "Choose a model.");
         }
         if (facts.plan().isEmpty()) {

@@ -11,9 +11,9 @@ import org.springframework.stereotype.Service;
 import tools.jackson.databind.json.JsonMapper;
 
 import roofnest.app.household.Judges;
+import roofnest.app.models.Models;
 import roofnest.app.web.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
-import roofnest.core.catalogue.Catalogue;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.Judgement;
@@ -34,17 +34,17 @@ class Variants {
     private final CameraRepository cameras;
     private final PlanSteps steps;
     private final PlanDocument documents;
-    private final Catalogue catalogue;
+    private final Models models;
     private final Judges judges;
     private final JsonMapper json = new JsonMapper();
 
     Variants(
-            VariantRepository variants, CameraRepository cameras, PlanSteps steps, PlanDocument documents, Catalogue catalogue, Judges judges) {
+            VariantRepository variants, CameraRepository cameras, PlanSteps steps, PlanDocument documents, Models models, Judges judges) {
         this.variants = variants;
         this.cameras = cameras;
         this.steps = steps;
         this.documents = documents;
-        this.catalogue = catalogue;
+        this.models = models;
         this.judges = judges;
     }
 
@@ -107,7 +107,7 @@ class Variants {
         Set<MaskCell> masked = kept.masked().stream().map(MaskCell::parse).collect(Collectors.toSet());
         return facts.cameras().stream().filter(camera -> camera.id() == kept.id()).findFirst()
                 .map(camera -> camera.withPose(kept.pose()).withMasked(masked).withZones(kept.zones()))
-                .orElseGet(() -> new Camera(kept.id(), kept.name(), catalogue.get(kept.model()), kept.pose(), masked, Camera.Settings.DEFAULT,
+                .orElseGet(() -> new Camera(kept.id(), kept.name(), models.get(kept.model()), kept.pose(), masked, Camera.Settings.DEFAULT,
                         false, false, false, Optional.empty(), kept.zones()));
     }
 }

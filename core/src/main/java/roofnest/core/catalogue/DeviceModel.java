@@ -32,6 +32,10 @@ public record DeviceModel(
         summary = Require.text("summary", summary, 200);
     }
 
+    public DeviceModel withKey(String otherKey) {
+        return new DeviceModel(otherKey, maker, name, summary, lens, radio, credentials, setUp, passwordRule, factoryPassword, power, motion, recording, mask, mount, sharing, factoryAddress);
+    }
+
     public String fullName() {
         return maker + " " + name;
     }

@@ -1,0 +1,91 @@
+package roofnest.app.models;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+import jakarta.servlet.http.HttpServletResponse;
+
+import roofnest.app.firm.Staff;
+import roofnest.app.web.BadInput;
+import roofnest.app.web.NoSuchPage;
+import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.document.DocumentFault;
+import roofnest.core.document.DocumentRefused;
+
+/** The firm's catalogue. A refused document comes back as it was typed, with every fault and where it is. */
+@Controller
+class ModelsController {
+    private final Models models;
+
+    ModelsController(Models models) {
+        this.models = models;
+    }
+
+    /** @param from a model to start from */
+    @GetMapping("/models")
+    String show(@AuthenticationPrincipal Staff staff, @RequestParam(defaultValue = "") String from, Model model) {
+        return page(staff, model, models.find(staff.firmId(), from).map(models::document).orElse(""), List.of());
+    }
+
+    @PostMapping("/models")
+    @PreAuthorize("hasAuthority('REVEAL')")
+    String add(
+            @AuthenticationPrincipal Staff staff, @RequestParam(defaultValue = "") String document, @RequestParam(required = false) MultipartFile file, Model model,
+            HttpServletResponse response, RedirectAttributes flash) throws IOException {
+        String text = file != null && !file.isEmpty() ? new String(file.getBytes(), StandardCharsets.UTF_8) : document;
+        try {
+            DeviceModel added = models.add(staff.firmId(), text, staff.name());
+            flash.addFlashAttribute("notice", added.fullName() + " can be put on plans now.");
+            return "redirect:/models";
+        } catch (DocumentRefused refused) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(staff, model, text, refused.faults());
+        } catch (BadInput refused) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(staff, model, text, List.of(new DocumentFault("", refused.getMessage())));
+        }
+    }
+
+    @PostMapping("/models/{key}/remove")
+    @PreAuthorize("hasAuthority('REVEAL')")
+    String remove(@AuthenticationPrincipal Staff staff, @PathVariable String key) {
+        models.remove(staff.firmId(), key);
+        return "redirect:/models";
+    }
+
+    @GetMapping("/models/{key}/document")
+    ResponseEntity<String> document(@AuthenticationPrincipal Staff staff, @PathVariable String key) {
+        DeviceModel model = models.find(staff.firmId(), key).orElseThrow(NoSuchPage::new);
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).header("Content-Disposition", "attachment; filename=\"" + key + ".json\"").body(models.document(model));
+    }
+
+    @GetMapping("/models/schema")
+    ResponseEntity<Resource> schema() {
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).body(new ClassPathResource("roofnest/device.schema.json"));
+    }
+
+    private String page(Staff staff, Model model, String document, List<DocumentFault> faults) {
+        model.addAttribute("models", models.of(staff.firmId()));
+        model.addAttribute("own", models.own(staff.firmId()));
+        model.addAttribute("document", document.length() > 100_000 ? "" : document);
+        model.addAttribute("faults", faults);
+        return "models";
+    }
+}

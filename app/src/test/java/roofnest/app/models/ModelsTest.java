@@ -1,0 +1,90 @@
+package roofnest.app.models;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import java.time.LocalDate;
+
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.mock.web.MockMultipartFile;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
+
+import roofnest.app.AppTest;
+import roofnest.app.DemoPlaces;
+import roofnest.app.firm.Staff;
+import roofnest.app.household.HouseholdRepository;
+import roofnest.app.survey.CameraRepository;
+import roofnest.app.web.BadInput;
+import roofnest.core.judge.Camera;
+import roofnest.core.view.CameraPose;
+
+@AppTest
+class ModelsTest {
+    @Autowired private MockMvc mvc;
+    @Autowired private DemoPlaces demo;
+    @Autowired private Models models;
+    @Autowired private HouseholdRepository households;
+    @Autowired private CameraRepository cameras;
+
+    @Test
+    void a_model_started_from_another_is_added_and_put_on_a_plan_by_its_own_firm_alone() throws Exception {
+        Staff jory = demo.staff("jory");
+        Staff petra = demo.staff("petra");
+        assertThat(page(jory, "/models?from=dunmark-post")).contains("&quot;key&quot; : &quot;dunmark-post&quot;");
+        String document = models.document(models.find(jory.firmId(), "dunmark-post").orElseThrow());
+        String ours = document.replace("dunmark-post", "post-mark-two").replace("\"Post\"", "\"Post mark two\"");
+        assertThat(perform(jory, multipart("/models").file(new MockMultipartFile("file", ours.getBytes()))).getStatus()).isEqualTo(302);
+
+        String key = "own-" + jory.firmId() + "-post-mark-two";
+        assertThat(models.get(key).fullName()).isEqualTo("Dunmark Post mark two");
+        assertThat(page(jory, "/models")).contains("Dunmark Post mark two", "by Jory Penhale");
+        assertThat(page(petra, "/models")).doesNotContain("mark two");
+        assertThat(models.find(petra.firmId(), key)).isEmpty();
+        assertThat(perform(petra, get("/models/" + key + "/document")).getStatus()).isEqualTo(404);
+        assertThat(perform(jory, get("/models/" + key + "/document")).getContentAsString()).isEqualToIgnoringNewLines(ours);
+
+        long house = households.add(jory.firmId(), "Mantel", "9 Tithe Lane", LocalDate.now().plusDays(20), "survey");
+        long camera = cameras.add(house, "Porch eye", key, new CameraPose(0, 0, 2.5, 0, 10), Camera.Settings.DEFAULT);
+        assertThat(cameras.of(house).get(0).model().name()).isEqualTo("Post mark two");
+        assertThatThrownBy(() -> models.remove(jory.firmId(), "post-mark-two")).isInstanceOf(BadInput.class).hasMessageContaining("A camera is of this model");
+        demo.jdbc().sql("delete from camera where id = :id").param("id", camera).update();
+        assertThat(perform(jory, post("/models/post-mark-two/remove")).getStatus()).isEqualTo(302);
+        assertThat(models.own(jory.firmId())).isEmpty();
+    }
+
+    @Test
+    void a_refused_document_comes_back_whole_with_every_fault() throws Exception {
+        String bad = models.document(models.find(demo.staff("jory").firmId(), "oskarra-sill").orElseThrow()).replace("oskarra-sill", "our-sill")
+                .replaceFirst("\"hfovDeg\" : [0-9.]+", "\"hfovDeg\" : 900").replaceFirst("\"screws\" : [0-9]+", "\"screws\" : \"four\"");
+        MockHttpServletResponse response = perform(demo.staff("jory"), post("/models").param("document", bad));
+        assertThat(response.getStatus()).isEqualTo(422);
+        assertThat(response.getContentAsString()).contains("/lens/hfovDeg", "/mount/screws", "our-sill", "nothing was changed");
+        assertThat(perform(demo.staff("jory"), post("/models").param("document", "{")).getContentAsString()).contains("not readable JSON");
+        assertThat(models.own(demo.staff("jory").firmId())).isEmpty();
+    }
+
+    @Test
+    void a_shipped_models_key_is_taken_and_an_apprentice_adds_none() throws Exception {
+        String shipped = models.document(models.find(demo.staff("jory").firmId(), "oskarra-sill").orElseThrow());
+        assertThat(perform(demo.staff("jory"), post("/models").param("document", shipped)).getContentAsString()).contains("ships with the application");
+        assertThat(perform(demo.staff("wynn"), post("/models").param("document", shipped)).getStatus()).isEqualTo(403);
+        assertThat(page(demo.staff("wynn"), "/models")).doesNotContain("Add a model");
+        assertThat(perform(demo.staff("wynn"), get("/models/schema")).getContentAsString()).contains("Roof Nest device model");
+    }
+
+    private String page(Staff staff, String path) throws Exception {
+        return perform(staff, get(path)).getContentAsString();
+    }
+
+    private MockHttpServletResponse perform(Staff staff, AbstractMockHttpServletRequestBuilder<?> request) throws Exception {
+        return mvc.perform(request.with(user(staff)).with(csrf())).andReturn().getResponse();
+    }
+}
