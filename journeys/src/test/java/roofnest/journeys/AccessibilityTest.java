@@ -45,10 +45,14 @@ class AccessibilityTest {
     }
 
     @Test
-    void an_invitation_and_a_refused_form_have_no_violation(Visit visit) {
+    void an_invitation_a_preparation_and_a_refused_form_have_no_violation(Visit visit) {
         List<String> violations = new ArrayList<>();
         visit.as("tamsin").household("Peverell").share().invite("Lisbet Peverell").openNewestInvitation();
         check(visit, violations);
+        visit.household("Tansley").prepare("lisbet@tansley.example").open();
+        check(visit, violations);
+        checkDim(visit, violations);
+        checkWidth(visit, violations);
         visit.household("Peverell").tune().set("clipSeconds", "many").setItSo();
         check(visit, violations);
         visit.open("/people").page().getByText("Add", new Page.GetByTextOptions().setExact(true)).click();
@@ -57,10 +61,13 @@ class AccessibilityTest {
     }
 
     private static List<String> pages(Visit visit) {
-        List<String> paths = new ArrayList<>(List.of("/", "/people"));
+        List<String> paths = new ArrayList<>(List.of("/", "/people", "/models?from=oskarra-sill"));
         String quiller = address(visit, "Verrall");
         STAGES.forEach(stage -> paths.add(quiller + "/" + stage));
         List.of("signal", "walks", "sun", "spots").forEach(panel -> paths.add(quiller + "/survey?panel=" + panel));
+        List.of("air", "line", "hours", "preparation").forEach(sheet -> paths.add(quiller + "/ready/" + sheet));
+        paths.add(address(visit, "Quiller") + "/ready/air");
+        paths.add(quiller + "/ready?with=MIXED_SECURITY");
         paths.add(quiller + "/survey/draw");
         paths.add(quiller + "/survey/compare");
         String peverell = address(visit, "Peverell");

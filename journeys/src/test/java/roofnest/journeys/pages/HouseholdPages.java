@@ -26,6 +26,16 @@ public record HouseholdPages(Page page) {
         return new ReadyPage(page);
     }
 
+    /** Sends the household its link. */
+    public PreparePage prepare(String to) {
+        go("Ready");
+        page.locator(".panel-tabs").getByText("Preparation").click();
+        page.locator("#to").fill(to);
+        page.locator(".card-sheet form.stack button").click();
+        page.getByText("Open the mailbox").click();
+        return new PreparePage(page, page.locator("article.mail a").first().getAttribute("href"));
+    }
+
     public PairPage pair() {
         go("Pair");
         return new PairPage(page);

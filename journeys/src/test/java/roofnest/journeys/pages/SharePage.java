@@ -27,7 +27,7 @@ public record SharePage(Page page) {
     /** Opens the newest letter's invitation from the simulated mailbox. */
     public void openNewestInvitation() {
         page.getByText("Open the mailbox").click();
-        page.getByText("Open the link").first().click();
+        page.locator("article.mail a").first().click();
     }
 
     public Promises promises() {
