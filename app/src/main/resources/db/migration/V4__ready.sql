@@ -87,3 +87,25 @@ create table firm_model (
   added_at  timestamptz not null,
   primary key (firm_id, model_key)
 );
+
+-- A firm's prices, in hundredths of its currency, and what of a household's kit lies in the van.
+create table firm_money (
+  firm_id     bigint primary key references firm,
+  currency    text not null check (currency ~ '^[A-Z]{3}$'),
+  tax_percent numeric(5, 2) not null check (tax_percent between 0 and 100)
+);
+
+create table price (
+  firm_id  bigint not null references firm,
+  item_key text not null check (length(item_key) between 1 and 200),
+  cents    bigint not null check (cents between 0 and 100000000),
+  primary key (firm_id, item_key)
+);
+
+create table kit_check (
+  household_id bigint not null references household,
+  item_key     text not null check (length(item_key) between 1 and 200),
+  checked_by   text not null,
+  checked_at   timestamptz not null,
+  primary key (household_id, item_key)
+);

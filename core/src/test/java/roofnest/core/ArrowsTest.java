@@ -58,6 +58,9 @@ class ArrowsTest {
     static final ArchRule visit_uses = uses("visit", "lang", "catalogue");
 
     @ArchTest
+    static final ArchRule kit_uses = uses("kit", "lang", "catalogue", "plan", "view", "mount");
+
+    @ArchTest
     static final ArchRule scan_uses = uses("scan", "lang", "catalogue");
 
     @ArchTest

@@ -65,7 +65,7 @@ class AccessibilityTest {
         String quiller = address(visit, "Verrall");
         STAGES.forEach(stage -> paths.add(quiller + "/" + stage));
         List.of("signal", "walks", "sun", "spots").forEach(panel -> paths.add(quiller + "/survey?panel=" + panel));
-        List.of("air", "line", "hours", "preparation").forEach(sheet -> paths.add(quiller + "/ready/" + sheet));
+        List.of("air", "line", "hours", "kit", "preparation").forEach(sheet -> paths.add(quiller + "/ready/" + sheet));
         paths.add(address(visit, "Quiller") + "/ready/air");
         paths.add(quiller + "/ready?with=MIXED_SECURITY");
         paths.add(quiller + "/survey/draw");

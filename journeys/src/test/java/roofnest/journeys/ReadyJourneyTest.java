@@ -67,7 +67,7 @@ class ReadyJourneyTest {
         assertThat(page.locator(".hump")).hasCount(3);
         assertThat(page.locator(".hump.own text")).hasText("saltgate");
         assertThat(page.locator(".unread")).containsText("nonsense");
-        page.locator(".panel-tabs").getByText("Addresses and line").click();
+        page.locator(".panel-tabs").getByText("Line").click();
         assertThat(page.locator(".judged")).containsText("of the 20 GB that the plan holds");
         page.locator(".panel-tabs").getByText("Hours").click();
         assertThat(page.locator("h1")).containsText("The visit takes");

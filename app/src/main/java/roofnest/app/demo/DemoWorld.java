@@ -1,7 +1,9 @@
 package roofnest.app.demo;
 
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Map;
 
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -14,6 +16,7 @@ import roofnest.app.firm.FirmRepository;
 import roofnest.app.firm.Hiring;
 import roofnest.app.firm.Role;
 import roofnest.app.firm.Staff;
+import roofnest.app.ready.PriceBook;
 
 /** Loads the demo world into an empty database, once. */
 @Component
@@ -27,10 +30,12 @@ class DemoWorld implements ApplicationRunner {
     private final DemoQuiller quiller;
     private final DemoNeighbours neighbours;
     private final DemoMaltings maltings;
+    private final PriceBook prices;
     private final Clock clock;
 
-    DemoWorld(FirmRepository firms, Hiring hiring, DemoQuiller quiller, DemoNeighbours neighbours, DemoMaltings maltings, Clock clock) {
+    DemoWorld(FirmRepository firms, Hiring hiring, DemoQuiller quiller, DemoNeighbours neighbours, DemoMaltings maltings, PriceBook prices, Clock clock) {
         this.maltings = maltings;
+        this.prices = prices;
         this.firms = firms;
         this.hiring = hiring;
         this.quiller = quiller;
@@ -52,10 +57,17 @@ class DemoWorld implements ApplicationRunner {
         quiller.make(jory, today);
         neighbours.make(jory, today);
         maltings.make(jory, today);
+        price(ladderhall);
 
         long marram = hiring.foundFirm("Marram Lane", person("Petra Vayle", "petra@marramlane.example", Role.OWNER));
         neighbours.makeOther(marram, firms.findByEmail("petra@marramlane.example").orElseThrow(), today);
         LOG.info("The demo world is loaded");
+    }
+
+    private void price(long firm) {
+        prices.setMoney(firm, new PriceBook.Money("EUR", new BigDecimal("21")));
+        Map.of("hour", 5400L, "model dunmark-post", 13_900L, "model cairnlow-eave", 18_500L, "model pellan-drift", 16_400L, "model tarrowby-turn", 9_900L, "hub pellan", 8_900L,
+                "card 64", 1_490L, "clips", 15L).forEach((key, cents) -> prices.set(firm, key, cents));
     }
 
     private static Hiring.NewPerson person(String name, String email, Role role) {

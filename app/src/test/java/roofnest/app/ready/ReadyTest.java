@@ -19,6 +19,9 @@ import java.util.Set;
 
 import javax.imageio.ImageIO;
 
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -239,6 +242,36 @@ class ReadyTest {
         assertThat(events).hasSize(2);
         assertThat(events).extracting(event -> event.getSummary().getValue()).anyMatch(words -> words.startsWith("Visit · Lathe")).anyMatch(words -> words.startsWith("Charge Porch eye"));
         assertThat(events.get(0).getDateTimeStart().getDate()).hasToString(due + "T09:30");
+    }
+
+    @Test
+    void the_kit_is_counted_and_checked_off_by_whoever_saw_it() throws Exception {
+        assertThat(page("/ready/kit")).contains("0 of", "1 × Dunmark Post", "2 × Card of 64 GB", "Ladder, with somebody to foot it", "for Porch eye, Hall eye");
+        assertThat(perform(post(path("/ready/kit/check")).param("item", "ladder").param("inVan", "true")).getStatus()).isEqualTo(302);
+        assertThat(page("/ready/kit")).contains("1 of", "seen by Jory Penhale");
+        perform(post(path("/ready/kit/check")).param("item", "ladder").param("inVan", "false"));
+        assertThat(page("/ready/kit")).contains("0 of").doesNotContain("seen by");
+        assertThat(perform(post(path("/ready/kit/check")).param("item", "a piano")).getContentAsString()).contains("no such thing on the list");
+    }
+
+    @Test
+    void prices_are_the_owners_and_make_a_quotation() throws Exception {
+        Staff petra = demo.staff("petra");
+        assertThat(perform(post(path("/ready/kit/prices")).param("price-0", "1")).getStatus()).as("an installer sets none").isEqualTo(403);
+        long theirs = households.add(petra.firmId(), "Gable", "1 Marram Lane", due, "survey");
+        cameras.add(theirs, "Door eye", "cairnlow-eave", new CameraPose(0, 0, 2.5, 0, 10), Camera.Settings.DEFAULT);
+        String kit = "/households/" + theirs + "/ready/kit";
+        MockHttpServletResponse refused = mvc.perform(post(kit + "/prices").with(user(petra)).with(csrf()).param("price-0", "cheap").param("tax", "10").param("currency", "E")).andReturn().getResponse();
+        assertThat(refused.getStatus()).isEqualTo(422);
+        assertThat(refused.getContentAsString()).contains("Enter a price", "cheap");
+        mvc.perform(post(kit + "/prices").with(user(petra)).with(csrf()).param("price-0", "100,10").param("price-2", "60").param("tax", "10").param("currency", "eur"));
+        String page = mvc.perform(get(kit).with(user(petra))).andReturn().getResponse().getContentAsString();
+        assertThat(page).contains("100.10", "Tax, 10 %", "EUR", "Without a price, and not in the sum: Card of 64 GB");
+        byte[] file = mvc.perform(get("/households/" + theirs + "/ready/quotation.pdf").with(user(petra))).andReturn().getResponse().getContentAsByteArray();
+        try (PDDocument document = Loader.loadPDF(file)) {
+            assertThat(document.getNumberOfPages()).isEqualTo(1);
+            assertThat(new PDFTextStripper().getText(document)).contains("Quotation", "Gable", "Cairnlow Eave", "100.10", "Total", "licensed electrician");
+        }
     }
 
     private AbstractMockHttpServletRequestBuilder<?> router(String address, String from, String to, String leases) {

@@ -1,0 +1,89 @@
+package roofnest.app.ready;
+
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+import org.springframework.http.HttpStatus;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.stereotype.Controller;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+import jakarta.servlet.http.HttpServletResponse;
+
+import roofnest.app.household.Frame;
+import roofnest.app.household.Frames;
+import roofnest.app.web.BadInput;
+import roofnest.app.web.Form;
+import roofnest.app.web.HouseholdRef;
+import roofnest.core.promise.Stage;
+
+/** The kit of a job, the check of the van, and the prices. */
+@Controller
+class KitController {
+    private final Frames frames;
+    private final KitChecks checks;
+    private final PriceBook prices;
+    private final Kits kits;
+    private final TransactionTemplate transaction;
+
+    KitController(Frames frames, KitChecks checks, PriceBook prices, Kits kits, TransactionTemplate transaction) {
+        this.frames = frames;
+        this.checks = checks;
+        this.prices = prices;
+        this.kits = kits;
+        this.transaction = transaction;
+    }
+
+    @GetMapping("/households/{household}/ready/kit")
+    String kit(HouseholdRef ref, Model model) {
+        return page(ref, model, Form.empty());
+    }
+
+    @PostMapping("/households/{household}/ready/kit/check")
+    String check(HouseholdRef ref, @RequestParam(defaultValue = "") String item, @RequestParam(defaultValue = "true") boolean inVan) {
+        if (KitView.kit(frames.frame(ref, Stage.READY)).stream().noneMatch(line -> line.key().equals(item))) {
+            throw new BadInput("There is no such thing on the list.");
+        }
+        checks.check(ref.id(), item, inVan, ref.by());
+        return "redirect:" + ref.path() + "/ready/kit";
+    }
+
+    /** Prices are the firm's: they count for every job from now on. */
+    @PostMapping("/households/{household}/ready/kit/prices")
+    @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
+    String setPrices(HouseholdRef ref, @RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
+        Form form = new Form(values);
+        long firm = ref.staff().firmId();
+        List<KitView.PriceField> fields = kits.view(ref, frames.frame(ref, Stage.READY)).prices();
+        fields.stream().filter(field -> !form.raw(field.field()).isBlank()).forEach(field -> form.decimal(field.field(), "a price", 0, 1_000_000, "at most"));
+        BigDecimal tax = BigDecimal.valueOf(form.decimal("tax", "the tax", 0, 100, "%"));
+        String currency = form.text("currency", "the currency", 3).toUpperCase(Locale.ROOT);
+        if (form.ok() && !currency.matches("[A-Z]{3}")) {
+            form.fault("currency", "A currency has three letters, such as EUR.");
+        }
+        if (!form.ok()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(ref, model, form);
+        }
+        transaction.executeWithoutResult(status -> {
+            prices.setMoney(firm, new PriceBook.Money(currency, tax));
+            fields.stream().filter(field -> !form.raw(field.field()).isBlank()).forEach(field -> prices.set(firm, field.key(),
+                    Math.round(100 * form.decimal(field.field(), "a price", 0, 1_000_000, "at most"))));
+        });
+        return "redirect:" + ref.path() + "/ready/kit";
+    }
+
+    private String page(HouseholdRef ref, Model model, Form form) {
+        Frame frame = frames.frame(ref, Stage.READY, model);
+        model.addAttribute("form", form);
+        model.addAttribute("sheet", "kit");
+        model.addAttribute("kit", kits.view(ref, frame));
+        return "ready-kit";
+    }
+}

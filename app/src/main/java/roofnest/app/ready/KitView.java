@@ -1,0 +1,80 @@
+package roofnest.app.ready;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+import roofnest.app.household.Frame;
+import roofnest.core.judge.Camera;
+import roofnest.core.kit.KitList;
+import roofnest.core.kit.Quotation;
+import roofnest.core.mount.CableRun;
+import roofnest.core.mount.Fixings;
+import roofnest.core.plan.HousePlan;
+import roofnest.core.plan.Segments;
+
+/**
+ * The kit of a job and what it costs.
+ *
+ * @param title how much of it lies in the van
+ * @param prices fields of the price form, by line key
+ */
+public record KitView(
+        String title, List<Group> groups, List<PriceField> prices, Optional<Sum> sum, List<String> unpriced, String currency, String tax) {
+    private static final double ON_THE_WALL_M = 1;
+
+    public record Group(String name, List<Row> rows) {}
+
+    /** @param by who saw it in the van; empty when nobody did */
+    public record Row(String key, String what, int quantity, String why, boolean inVan, String by) {}
+
+    /** @param field its name in the form */
+    public record PriceField(String field, String key, String what, String price) {}
+
+    public record Priced(String what, int quantity, String each, String sum) {}
+
+    public record Sum(List<Priced> lines, String net, String tax, String total) {}
+
+    static List<KitList.Line> kit(Frame frame) {
+        Optional<HousePlan> plan = frame.facts().plan();
+        return KitList.of(frame.facts().cameras().stream().filter(camera -> !camera.mounted()).map(camera -> item(camera, plan)).toList());
+    }
+
+    private static KitList.Item item(Camera camera, Optional<HousePlan> plan) {
+        Optional<Fixings> fixings = plan.flatMap(p -> p.nearestWall(camera.pose().onPlan()))
+                .filter(wall -> Segments.distanceM(camera.pose().onPlan(), wall.from(), wall.to()) <= ON_THE_WALL_M).map(wall -> Fixings.into(wall.material(), camera.model().mount()));
+        return new KitList.Item(camera.name(), camera.model(), camera.settings().cardGb(), camera.pose().heightM(), fixings,
+                plan.flatMap(p -> CableRun.toNearestSocket(p, camera.model().power(), camera.pose())));
+    }
+
+    static KitView of(List<KitList.Line> kit, Map<String, String> checked, Map<String, Long> prices, PriceBook.Money money, int minutes) {
+        Map<KitList.Group, List<Row>> rows = new LinkedHashMap<>();
+        Arrays.stream(KitList.Group.values()).forEach(group -> rows.put(group, new ArrayList<>()));
+        kit.forEach(line -> rows.get(line.group()).add(new Row(line.key(), line.what(), line.quantity(), line.why(), checked.containsKey(line.key()), checked.getOrDefault(line.key(), ""))));
+        long inVan = kit.stream().filter(line -> checked.containsKey(line.key())).count();
+        List<PriceField> fields = new ArrayList<>();
+        kit.stream().filter(KitList.Line::sold).forEach(line -> fields.add(field(fields.size(), line.key(), line.what(), prices)));
+        fields.add(field(fields.size(), "hour", "An hour's work", prices));
+        Quotation quotation = Quotation.of(kit, prices, minutes, money.taxPercent());
+        String title = kit.isEmpty() ? "Nothing to bring: no camera is left to hang" : inVan == kit.size() ? "Everything lies in the van" : inVan + " of " + kit.size() + " lie in the van";
+        return new KitView(title, rows.entrySet().stream().filter(entry -> !entry.getValue().isEmpty()).map(entry -> new Group(entry.getKey().words(), entry.getValue())).toList(), fields,
+                quotation.lines().isEmpty() ? Optional.empty() : Optional.of(sum(quotation, money)), quotation.unpriced(), money.currency(), money.taxPercent().stripTrailingZeros().toPlainString());
+    }
+
+    private static PriceField field(int index, String key, String what, Map<String, Long> prices) {
+        return new PriceField("price-" + index, key, what, Optional.ofNullable(prices.get(key)).map(KitView::amount).orElse(""));
+    }
+
+    private static Sum sum(Quotation quotation, PriceBook.Money money) {
+        return new Sum(quotation.lines().stream().map(line -> new Priced(line.what(), line.quantity(), amount(line.eachCents()), amount(line.sumCents()))).toList(),
+                amount(quotation.netCents()) + " " + money.currency(), amount(quotation.taxCents()) + " " + money.currency(), amount(quotation.totalCents()) + " " + money.currency());
+    }
+
+    private static String amount(long cents) {
+        return BigDecimal.valueOf(cents, 2).toPlainString();
+    }
+}

@@ -1,0 +1,61 @@
+package roofnest.app.ready;
+
+import java.math.BigDecimal;
+import java.util.HashMap;
+import java.util.Map;
+
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** A firm's prices, currency and tax. */
+@Repository
+public class PriceBook {
+    private final JdbcClient jdbc;
+
+    PriceBook(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    public record Money(String currency, BigDecimal taxPercent) {
+        static final Money USUAL = new Money("EUR", BigDecimal.ZERO);
+    }
+
+    Money money(long firmId) {
+        return jdbc.sql("select currency, tax_percent from firm_money where firm_id = :firm").param("firm", firmId)
+                .query((row, n) -> new Money(row.getString("currency"), row.getBigDecimal("tax_percent"))).optional().orElse(Money.USUAL);
+    }
+
+    public void setMoney(long firmId, Money money) {
+        jdbc.sql("""
+                insert into firm_money (firm_id, currency, tax_percent)
+                values (:firm, :currency, :tax)
+                on conflict (firm_id) do update set currency = excluded.currency, tax_percent = excluded.tax_percent
+                """)
+                .param("firm", firmId)
+                .param("currency", money.currency())
+                .param("tax", money.taxPercent())
+                .update();
+    }
+
+    /** In hundredths, by the key of a kit line. */
+    Map<String, Long> prices(long firmId) {
+        Map<String, Long> prices = new HashMap<>();
+        jdbc.sql("select item_key, cents from price where firm_id = :firm").param("firm", firmId)
+                .query(row -> {
+                    prices.put(row.getString("item_key"), row.getLong("cents"));
+                });
+        return prices;
+    }
+
+    public void set(long firmId, String key, long cents) {
+        jdbc.sql("""
+                insert into price (firm_id, item_key, cents)
+                values (:firm, :key, :cents)
+                on conflict (firm_id, item_key) do update set cents = excluded.cents
+                """)
+                .param("firm", firmId)
+                .param("key", key)
+                .param("cents", cents)
+                .update();
+    }
+}
