@@ -40,6 +40,10 @@ class ScreenshotsTest {
         quiller.ready();
         take(visit, "03-ready");
         visit.page().getByText("Take these").click();
+        visit.household("Merrin").ready();
+        panel(visit, "Hours");
+        take(visit, "03-ready-hours");
+        visit.household("Quiller");
         quiller.share();
         take(visit, "07-share");
 
@@ -55,18 +59,14 @@ class ScreenshotsTest {
         visit.household("Peverell").prove();
         take(visit, "08-prove");
         pack(visit);
-        quiller = visit.household("Quiller");
-        quiller.prove().begin("Walk test", "Stairs eye").skipTheWait();
-        visit.page().waitForFunction("() => document.getElementById('walker-body').getAttribute('d') !== '' && document.getElementById('live-rec').classList.contains('on')");
-        take(visit, "08-prove-walk");
         visit.household("Lanyon").care();
         take(visit, "09-care");
 
         visit.size(390, 844).as("jory");
         visit.household("Brannock").pair().goOn().hands().see("Joined to").hands();
         take(visit, "04-pair-run-phone");
-        visit.household("Peverell").prove();
-        take(visit, "08-prove-phone");
+        visit.household("Quiller").prepare("ida@quiller.example").open().tick("The router's label").tick("Your phone, charged");
+        take(visit, "03-prepare-phone");
     }
 
     /** The board by signal, walks at night, sun in the dim theme, drawing, and variants compared. */

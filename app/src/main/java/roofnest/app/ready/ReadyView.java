@@ -42,10 +42,9 @@ record ReadyView(
 
     record Suggestion(String name, boolean nameChanges, boolean passwordChanges, int passwordLength) {}
 
-    /** @param idle whether it would change nothing here */
     record Change(String key, String words, String detail, String minutes, boolean ticked) {}
 
-    /** @param keys of the changes, for a form to send */
+    /** @param keys of the changes, for a form to send @param joined how many simply join, in words */
     record Outcome(List<String> keys, List<String> changes, String cost, String joined, String left, boolean all, boolean needsPassword) {}
 
     /** What the page was asked to show. @param network being edited: an id, {@code new}, or empty for the cameras' */
@@ -125,7 +124,7 @@ record ReadyView(
     private static Outcome outcome(FitMatrix.Plan plan, List<FitMatrix.Device> devices) {
         int joined = devices.size() - plan.left().size();
         return new Outcome(plan.changes().stream().map(Enum::name).toList(), plan.changes().stream().map(NetworkChange::words).toList(), plan.cost(),
-                joined + " of " + devices.size() + (devices.size() == 1 ? " camera" : " cameras"),
+                joined + " of " + devices.size() + (devices.size() == 1 ? " camera" : " cameras") + (joined == 1 ? " simply joins" : " simply join"),
                 plan.left().stream().map(FitMatrix.Device::name).collect(Collectors.joining(", ")), plan.left().isEmpty(), plan.needsPassword());
     }
 
