@@ -87,9 +87,6 @@ public enum NetworkChange {
     }
 
     private static HomeNetwork safe(HomeNetwork network, Collection<DeviceModel> models) {
-        if (network.security() == WifiSecurity.OPEN) {
-            return network.withNameAndPassword(SafeCredentials.nearest(network, models).name(), network.password());
-        }
         SafeCredentials safe = SafeCredentials.nearest(network, models);
         return network.withNameAndPassword(safe.name(), safe.password());
     }

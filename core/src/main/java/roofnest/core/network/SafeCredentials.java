@@ -6,6 +6,7 @@ import java.util.function.IntPredicate;
 
 import roofnest.core.catalogue.CredentialRule;
 import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.WifiSecurity;
 import roofnest.core.lang.Numbers;
 
 /**
@@ -20,7 +21,7 @@ public record SafeCredentials(String name, String password) {
         return "SafeCredentials[" + name + ", password not shown]";
     }
 
-    /** The same name and password come back when they already fit. */
+    /** The same name and password come back when they already fit; an open network keeps none. */
     public static SafeCredentials nearest(HomeNetwork network, Collection<DeviceModel> models) {
         IntPredicate nameFits = c -> models.stream().allMatch(model -> model.credentials().nameCharacters().allows(c));
         IntPredicate passwordFits = c -> models.stream().allMatch(model -> model.credentials().passwordCharacters().allows(c));
@@ -30,6 +31,9 @@ public record SafeCredentials(String name, String password) {
         String name = fit(network.name(), nameFits, nameMax);
         if (name.isEmpty()) {
             name = "home";
+        }
+        if (network.security() == WifiSecurity.OPEN) {
+            return new SafeCredentials(name, "");
         }
         String password = fit(network.password(), passwordFits, passwordMax);
         StringBuilder padded = new StringBuilder(password);

@@ -90,6 +90,12 @@ class CredentialFitTest {
         }
     }
 
+    @Test
+    void an_open_network_is_given_no_password_that_nobody_thought_of() {
+        HomeNetwork open = new HomeNetwork("Wéir", "", Set.of(Band.GHZ_2_4), WifiSecurity.OPEN, false);
+        assertThat(SafeCredentials.nearest(open, List.of(POST))).isEqualTo(new SafeCredentials("Weir", ""));
+    }
+
     private static HomeNetwork network(String name, String password) {
         return new HomeNetwork(name, password, Set.of(Band.GHZ_2_4), WifiSecurity.WPA2, false);
     }
