@@ -26,15 +26,26 @@ function problemOf(text) {
   }
 }
 
+/** What each place was last given, so that a part which says the same again is left alone. */
+const given = new WeakMap();
+
 /** Puts the moving parts of an answered page where they belong on this one; parts that it lacks stay as they are. */
 export function show(page) {
   for (const part of page.querySelectorAll("[data-live]")) {
+    const content = part.innerHTML;
     for (const place of document.querySelectorAll(`[data-live="${part.dataset.live}"]`)) {
       if (part.dataset.line) {
         place.className = part.className;
         place.dataset.line = part.dataset.line;
       }
+      if (given.get(place) === content) {
+        continue;
+      }
       place.replaceChildren(...Array.from(part.childNodes, (node) => document.importNode(node, true)));
+      for (let about = place.parentElement; about; about = about.parentElement) {
+        given.delete(about);
+      }
+      given.set(place, content);
     }
   }
 }

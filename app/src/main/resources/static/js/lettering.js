@@ -15,8 +15,9 @@ export function startLettering(plan) {
   let zoomedTo = 1;
   let asked = false;
 
+  /** While a camera is held nothing is lettered anew: the hand comes first. */
   function soon() {
-    if (!asked) {
+    if (!asked && plan.dataset.held !== "true") {
       asked = true;
       requestAnimationFrame(() => {
         asked = false;
@@ -29,7 +30,7 @@ export function startLettering(plan) {
     soon();
   });
   document.addEventListener("board-shown", soon);
-  new MutationObserver(soon).observe(plan, { attributes: true, attributeFilter: ["class"] });
+  new MutationObserver(soon).observe(plan, { attributes: true, attributeFilter: ["class", "data-held"] });
   new ResizeObserver(soon).observe(plan);
   document.fonts.ready.then(soon);
 }
