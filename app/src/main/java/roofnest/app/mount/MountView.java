@@ -14,7 +14,6 @@ import roofnest.core.mount.Fixings;
 import roofnest.core.mount.HeightChoice;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Place;
-import roofnest.core.plan.Segments;
 import roofnest.core.plan.Wall;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Promise;
@@ -29,7 +28,6 @@ import roofnest.core.view.Sightline;
 record MountView(
         CameraRepository.Record record, String place, List<HeightRow> heights, String wall, Optional<Fixings> fixings,
         Optional<CableRun> cable, List<String> cautions) {
-    private static final double ON_THE_WALL_M = 1;
 
     /** @param verdict what this height gains and loses, in a few words */
     record HeightRow(
@@ -45,11 +43,10 @@ record MountView(
                 .min(Comparator.comparingDouble(w -> w.place().at().distanceM(camera.pose().onPlan()))));
         List<HeightRow> heights = watched.map(w -> HeightChoice.forPlace(camera.model().lens(), camera.pose(), w.place()).stream()
                 .map(choice -> row(choice, camera, w.level())).toList()).orElse(List.of());
-        Optional<Wall> wall = plan.flatMap(p -> p.nearestWall(camera.pose().onPlan()))
-                .filter(near -> Segments.distanceM(camera.pose().onPlan(), near.from(), near.to()) <= ON_THE_WALL_M);
+        Optional<Wall> wall = plan.flatMap(p -> Fixings.wallBehind(p, camera.pose()));
         Optional<Fixings> fixings = wall.map(near -> Fixings.into(near.material(), camera.model().mount()));
         return new MountView(record, watched.map(w -> w.place().name()).orElse(""), heights,
-                wall.map(near -> near.material().words() + " wall").orElse("no wall within " + Numbers.fixed(ON_THE_WALL_M, 0) + " m"),
+                wall.map(near -> near.material().words() + " wall").orElse("no wall within " + Numbers.fixed(Fixings.ON_THE_WALL_M, 0) + " m"),
                 fixings, plan.flatMap(p -> CableRun.toNearestSocket(p, camera.model().power(), camera.pose())), cautions(camera, fixings));
     }
 

@@ -15,7 +15,6 @@ import roofnest.core.kit.Quotation;
 import roofnest.core.mount.CableRun;
 import roofnest.core.mount.Fixings;
 import roofnest.core.plan.HousePlan;
-import roofnest.core.plan.Segments;
 
 /**
  * The kit of a job and what it costs.
@@ -25,8 +24,6 @@ import roofnest.core.plan.Segments;
  */
 public record KitView(
         String title, List<Group> groups, List<PriceField> prices, Optional<Sum> sum, List<String> unpriced, String currency, String tax) {
-    private static final double ON_THE_WALL_M = 1;
-
     public record Group(String name, List<Row> rows) {}
 
     /** @param by who saw it in the van; empty when nobody did */
@@ -45,8 +42,7 @@ public record KitView(
     }
 
     private static KitList.Item item(Camera camera, Optional<HousePlan> plan) {
-        Optional<Fixings> fixings = plan.flatMap(p -> p.nearestWall(camera.pose().onPlan()))
-                .filter(wall -> Segments.distanceM(camera.pose().onPlan(), wall.from(), wall.to()) <= ON_THE_WALL_M).map(wall -> Fixings.into(wall.material(), camera.model().mount()));
+        Optional<Fixings> fixings = plan.flatMap(p -> Fixings.wallBehind(p, camera.pose())).map(wall -> Fixings.into(wall.material(), camera.model().mount()));
         return new KitList.Item(camera.name(), camera.model(), camera.settings().cardGb(), camera.pose().heightM(), fixings,
                 plan.flatMap(p -> CableRun.toNearestSocket(p, camera.model().power(), camera.pose())));
     }

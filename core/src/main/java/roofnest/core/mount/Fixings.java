@@ -1,10 +1,15 @@
 package roofnest.core.mount;
 
 import java.util.List;
+import java.util.Optional;
 
 import roofnest.core.catalogue.MountSpec;
 import roofnest.core.lang.Numbers;
+import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Material;
+import roofnest.core.plan.Segments;
+import roofnest.core.plan.Wall;
+import roofnest.core.view.CameraPose;
 
 /**
  * What holds a mount on a wall.
@@ -18,6 +23,14 @@ import roofnest.core.plan.Material;
 public record Fixings(String anchor, double drillMm, String bit, int depthMm, int screws, List<String> cautions) {
     /** Dust collects at the end of a hole in masonry; it is drilled this much deeper than the screw, millimetres. */
     private static final int DUST_MM = 10;
+
+    /** A camera farther than this from every wall hangs on none, metres. */
+    public static final double ON_THE_WALL_M = 1;
+
+    /** The wall that a camera hangs on. */
+    public static Optional<Wall> wallBehind(HousePlan plan, CameraPose pose) {
+        return plan.nearestWall(pose.onPlan()).filter(wall -> Segments.distanceM(pose.onPlan(), wall.from(), wall.to()) <= ON_THE_WALL_M);
+    }
 
     public static Fixings into(Material material, MountSpec mount) {
         int length = mount.screwLengthMm();
