@@ -15,6 +15,7 @@ import com.microsoft.playwright.Page;
 
 import roofnest.journeys.pages.DrawPage;
 import roofnest.journeys.pages.HouseholdPages;
+import roofnest.journeys.pages.PreparePage;
 import roofnest.journeys.pages.RunPage;
 
 /** Takes the pictures in {@code docs/screenshots} from the demo world; {@code bin/screenshots} runs it. */
@@ -65,7 +66,8 @@ class ScreenshotsTest {
         visit.size(390, 844).as("jory");
         visit.household("Brannock").pair().goOn().hands().see("Joined to").hands();
         take(visit, "04-pair-run-phone");
-        visit.household("Quiller").prepare("ida@quiller.example").open().tick("The router's label").tick("Your phone, charged");
+        String link = visit.household("Quiller").prepare("ida@quiller.example").link();
+        new PreparePage(visit.size(390, 844).page(), link).open().tick("The router's label").tick("Your phone, charged");
         take(visit, "03-prepare-phone");
     }
 
