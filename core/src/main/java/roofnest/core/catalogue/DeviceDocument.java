@@ -28,17 +28,25 @@ public final class DeviceDocument {
 
     private final CheckedJson json = new CheckedJson("/roofnest/device.schema.json", MAX_BYTES, "A model's document has a few thousand.");
 
-    /** Reads a model, or says everything that is wrong with it. */
-    public DeviceModel read(String document) throws DocumentRefused {
+    /** Reads a camera or a hub, or says everything that is wrong with it. */
+    public Joinable readAny(String document) throws DocumentRefused {
         JsonNode tree = json.read(document);
         List<DocumentFault> faults = sense(tree);
         if (!faults.isEmpty()) {
             throw new DocumentRefused(faults);
         }
-        return json.value(tree, DeviceModel.class);
+        return json.value(tree, Joinable.class);
     }
 
-    public String write(DeviceModel model) {
+    /** Reads a camera, or says everything that is wrong with it. */
+    public DeviceModel read(String document) throws DocumentRefused {
+        if (readAny(document) instanceof DeviceModel model) {
+            return model;
+        }
+        throw new DocumentRefused(List.of(new DocumentFault("/kind", "This is a hub; a camera is wanted here.")));
+    }
+
+    public String write(Joinable model) {
         return json.write(model);
     }
 
@@ -49,6 +57,8 @@ public final class DeviceDocument {
         notBelow(faults, tree, "/recording/clipMaxSeconds", "/recording/clipMinSeconds", "The longest clip is shorter than the shortest");
         methods(faults, tree.at("/setUp/methods"), tree.at("/setUp/hotspotPrefix"));
         cues(faults, tree.at("/setUp/cues"));
+        notBelow(faults, tree, "/setUp/limits/codeToCm", "/setUp/limits/codeFromCm", "The farthest distance of the code is nearer than the nearest");
+        rising(faults, tree.at("/alerts/coolDownSeconds"));
         if (tree.at("/mask/columns").asInt() == 0 != (tree.at("/mask/rows").asInt() == 0)) {
             faults.add(new DocumentFault("/mask", "A mask has both columns and rows, or neither."));
         }
@@ -81,11 +91,23 @@ public final class DeviceDocument {
         }
     }
 
+    private static void rising(List<DocumentFault> faults, JsonNode figures) {
+        for (int i = 1; i < figures.size(); i++) {
+            if (figures.get(i).asInt() <= figures.get(i - 1).asInt()) {
+                faults.add(new DocumentFault("/alerts/coolDownSeconds/" + i, "Rests between clips are written from the shortest to the longest."));
+                return;
+            }
+        }
+    }
+
     /** Two states that look and sound alike cannot be told apart on a ladder; off and failed may both be dark. */
     private static void cues(List<DocumentFault> faults, JsonNode cues) {
         Map<String, String> seen = new HashMap<>();
-        for (String state : List.of("booting", "ready", "joining", "joined", "failed")) {
+        for (String state : List.of("booting", "ready", "listening", "joining", "joined", "failed", "updating")) {
             JsonNode cue = cues.get(state);
+            if (cue == null) {
+                continue;
+            }
             String looks = cue.get("light").asString() + " " + cue.get("rhythm").asString() + " " + (cue.hasNonNull("voice") ? cue.get("voice").asString() : "");
             String other = seen.putIfAbsent(looks, state);
             if (other != null) {

@@ -7,11 +7,16 @@ import roofnest.core.lang.Require;
  *
  * @param factoryAddress fixed IPv4 address with its prefix that it comes with, such as {@code 172.20.9.9/24}; null when
  *     it asks the house for one
+ * @param alerts what can be set about its motion and alerts
+ * @param hub key of the hub that it joins through, or may join through; null when it knows none
+ * @param peopleMax how many accounts can look through it; null when its maker sets no limit
+ * @param pans whether it turns and tilts by motor
  */
 public record DeviceModel(
         String key, String maker, String name, String summary, LensSpec lens, RadioSpec radio, CredentialRule credentials,
         SetUp setUp, PasswordRule passwordRule, String factoryPassword, PowerSpec power, MotionSpec motion,
-        RecordingSpec recording, MaskGrid mask, MountSpec mount, Sharing sharing, String factoryAddress) {
+        RecordingSpec recording, MaskGrid mask, MountSpec mount, Sharing sharing, String factoryAddress, AlertSpec alerts,
+        String hub, Integer peopleMax, Boolean pans) implements Joinable {
 
     /** The cells in which a picture can be blacked out: columns from the left A, B, …; rows from the top 1, 2, …. */
     public record MaskGrid(int columns, int rows) {
@@ -30,13 +35,15 @@ public record DeviceModel(
         maker = Require.text("maker", maker, 60);
         name = Require.text("model name", name, 60);
         summary = Require.text("summary", summary, 200);
+        alerts = alerts == null ? AlertSpec.PLAIN : alerts;
+        pans = pans != null && pans;
+        if (peopleMax != null) {
+            Require.inRange("people who can look", peopleMax, 1, 1000);
+        }
     }
 
     public DeviceModel withKey(String otherKey) {
-        return new DeviceModel(otherKey, maker, name, summary, lens, radio, credentials, setUp, passwordRule, factoryPassword, power, motion, recording, mask, mount, sharing, factoryAddress);
-    }
-
-    public String fullName() {
-        return maker + " " + name;
+        return new DeviceModel(otherKey, maker, name, summary, lens, radio, credentials, setUp, passwordRule, factoryPassword, power, motion, recording, mask, mount, sharing, factoryAddress,
+                alerts, hub, peopleMax, pans);
     }
 }

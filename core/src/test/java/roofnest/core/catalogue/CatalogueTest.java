@@ -39,6 +39,49 @@ class CatalogueTest {
     }
 
     @Test
+    void together_they_cover_every_way_in_every_reset_and_every_recovery() {
+        assertThat(models().stream().flatMap(model -> model.setUp().methods().stream()).map(PairingMethod::way)).contains(PairingMethod.Way.values());
+        assertThat(models().stream().flatMap(model -> model.setUp().resets().stream()).map(Reset::by)).contains(Reset.By.values());
+        assertThat(models().stream().map(model -> model.setUp().recovery())).contains(Recovery.values());
+        assertThat(models().stream().map(DeviceModel::sharing)).contains(Sharing.values());
+        assertThat(models().stream().flatMap(model -> model.alerts().kinds().stream()).map(AlertSpec.KindOf::needs)).contains(AlertSpec.Needs.values());
+    }
+
+    @ParameterizedTest
+    @MethodSource("models")
+    void a_model_that_joins_through_a_hub_names_one_that_ships(DeviceModel model) {
+        boolean byHub = model.setUp().method(PairingMethod.Way.HUB_BUTTON).isPresent();
+        assertThat(Catalogue.shipped().hubOf(model).isPresent()).isEqualTo(byHub);
+    }
+
+    @ParameterizedTest
+    @MethodSource("models")
+    void its_resets_say_where_and_how_long(DeviceModel model) {
+        assertThat(model.setUp().resets()).isNotEmpty().allSatisfy(reset -> assertThat(reset.instruction()).contains(reset.where()).contains(reset.holdSeconds() + " seconds").contains(reset.sign()));
+    }
+
+    @Test
+    void a_state_without_a_light_of_its_own_looks_like_another() {
+        SetUp sill = Catalogue.shipped().get("oskarra-sill").setUp();
+        assertThat(sill.tellsApart(DeviceState.LISTENING)).isFalse();
+        assertThat(sill.cue(DeviceState.LISTENING)).isEqualTo(sill.cue(DeviceState.READY));
+        assertThat(sill.cue(DeviceState.UPDATING)).isEqualTo(sill.cue(DeviceState.BOOTING));
+        SetUp eave = Catalogue.shipped().get("cairnlow-eave").setUp();
+        assertThat(eave.tellsApart(DeviceState.LISTENING)).isTrue();
+        assertThat(eave.cue(DeviceState.LISTENING)).isNotEqualTo(eave.cue(DeviceState.READY));
+    }
+
+    @Test
+    void a_cool_down_that_a_model_does_not_offer_becomes_the_nearest_that_it_does() {
+        AlertSpec alerts = Catalogue.shipped().get("oskarra-sill").alerts();
+        assertThat(alerts.coolDownSeconds()).containsExactly(30, 60, 300);
+        assertThat(alerts.nearestCoolDownSeconds(5)).isEqualTo(30);
+        assertThat(alerts.nearestCoolDownSeconds(44)).isEqualTo(30);
+        assertThat(alerts.nearestCoolDownSeconds(45)).isEqualTo(60);
+        assertThat(alerts.nearestCoolDownSeconds(3600)).isEqualTo(300);
+    }
+
+    @Test
     void rules_say_what_is_wrong() {
         PasswordRule mixed = new PasswordRule(8, 16, 3, false);
         assertThat(mixed.fault("short1A", "x")).get().asString().contains("7 characters");

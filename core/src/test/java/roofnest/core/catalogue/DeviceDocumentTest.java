@@ -61,6 +61,8 @@ class DeviceDocumentTest {
         "\"way\": \"sticker\"|\"way\": \"hotspot\"|/setUp/methods/1/way|given twice",
         "\"factoryPassword\"|\"factoryAddress\": \"300.1.1.1/24\", \"factoryPassword\"|/factoryAddress|no IPv4 address",
         "\"factoryPassword\"|\"factoryAddress\": \"10.1.1.1/31\", \"factoryPassword\"|/factoryAddress|no IPv4 address",
+        "\"codeToCm\": [0-9]+|\"codeToCm\": 2|/setUp/limits/codeToCm|nearer than the nearest",
+        "\\[5, 10, 20, 30|[5, 5, 20, 30|/alerts/coolDownSeconds/1|from the shortest",
         "\"capacityMah\": [0-9.]+|\"capacityMah\": 0|/power/panelW|charges a pack"})
     void figures_that_make_no_sense_together_are_told(String was, String is, String pointer, String words) {
         String changed = post().replaceFirst(was, is);
@@ -76,6 +78,27 @@ class DeviceDocumentTest {
         String alike = post().replaceFirst("\"failed\"\\s*:\\s*\\{[^}]*}", "\"failed\": {\"light\": \"amber\", \"rhythm\": \"slow\", \"voice\": null}")
                 .replaceFirst("\"ready\"\\s*:\\s*\\{[^}]*}", "\"ready\": {\"light\": \"amber\", \"rhythm\": \"slow\", \"voice\": null}");
         assertThat(faults(alike)).extracting(DocumentFault::pointer).containsExactly("/setUp/cues/failed");
+    }
+
+    @Test
+    void a_document_from_before_resets_and_alerts_were_asked_for_still_reads() throws DocumentRefused {
+        String old = post().replaceFirst("(?s),\\s*\"limits\".*?\"updateFirst\": false", "").replaceFirst("(?s),\\s*\"alerts\": \\{.*?\\n  }", "");
+        assertThat(old).doesNotContain("resets").doesNotContain("coolDownSeconds");
+        DeviceModel model = DOCUMENTS.read(old);
+        assertThat(model.alerts()).isEqualTo(AlertSpec.PLAIN);
+        assertThat(model.setUp().limits()).isEqualTo(PairingLimits.USUAL);
+        assertThat(model.setUp().recovery()).isEqualTo(Recovery.NONE);
+        assertThat(model.setUp().resets()).isEmpty();
+    }
+
+    @Test
+    void a_hub_is_read_as_a_hub_and_not_as_a_camera() throws DocumentRefused {
+        HubModel perch = Catalogue.shipped().hubs().iterator().next();
+        String document = DOCUMENTS.write(perch);
+        assertThat(DOCUMENTS.readAny(document)).isEqualTo(perch);
+        assertThat(faults(document)).singleElement().satisfies(fault -> assertThat(fault.pointer()).isEqualTo("/kind"));
+        assertThat(catchThrowableOfType(DocumentRefused.class, () -> DOCUMENTS.readAny(document.replace("\"camerasMax\" : 8", "\"camerasMax\" : 0"))).faults())
+                .extracting(DocumentFault::pointer).containsExactly("/camerasMax");
     }
 
     @Test

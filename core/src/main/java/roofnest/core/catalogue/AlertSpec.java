@@ -1,0 +1,69 @@
+package roofnest.core.catalogue;
+
+import java.util.List;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+
+import roofnest.core.lang.Require;
+
+/**
+ * What a model lets people set about its motion and alerts, in its own steps.
+ *
+ * @param sensitivity names of the steps, from the dullest to the keenest
+ * @param zones how many activity zones can be drawn; 0 when none
+ * @param kinds what it can tell apart, and what each needs
+ * @param coolDownSeconds rests between clips that can be chosen, rising
+ * @param endsEarly whether a clip ends when nothing moves any longer
+ */
+public record AlertSpec(List<String> sensitivity, int zones, List<KindOf> kinds, List<Integer> coolDownSeconds, boolean endsEarly) {
+    /** A model that says nothing of it. */
+    public static final AlertSpec PLAIN = new AlertSpec(
+            List.of("low", "middle", "high"), 0, List.of(new KindOf(Kind.ANY, Needs.CAMERA)), List.of(0, 30, 60, 300), false);
+
+    public enum Kind {
+        @JsonProperty("any") ANY("all movement"), @JsonProperty("person") PERSON("people"), @JsonProperty("vehicle") VEHICLE("vehicles"),
+        @JsonProperty("pet") PET("animals"), @JsonProperty("package") PACKAGE("parcels"), @JsonProperty("sound") SOUND("sounds");
+
+        private final String words;
+
+        Kind(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    public enum Needs {
+        @JsonProperty("camera") CAMERA("by itself"), @JsonProperty("hub") HUB("with its hub"), @JsonProperty("plan") PLAN("with a paid plan");
+
+        private final String words;
+
+        Needs(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    public record KindOf(Kind kind, Needs needs) {}
+
+    public AlertSpec {
+        sensitivity = List.copyOf(sensitivity);
+        kinds = List.copyOf(kinds);
+        coolDownSeconds = List.copyOf(coolDownSeconds);
+        Require.inRange("sensitivity steps", sensitivity.size(), 1, 100);
+        Require.inRange("activity zones", zones, 0, 20);
+        Require.inRange("kinds of alert", kinds.size(), 1, Kind.values().length);
+        Require.inRange("rests between clips", coolDownSeconds.size(), 1, 20);
+        coolDownSeconds.forEach(seconds -> Require.inRange("cool-down in seconds", seconds, 0, 3600));
+    }
+
+    /** The nearest rest that the model offers; of two as near, the longer. */
+    public int nearestCoolDownSeconds(int wantedSeconds) {
+        return coolDownSeconds.stream().reduce((a, b) -> Math.abs(a - wantedSeconds) < Math.abs(b - wantedSeconds) ? a : b).orElseThrow();
+    }
+}
