@@ -38,7 +38,7 @@ class RouteWalkTest {
             "prepared_item", "household_photo", "told_person", "firm_model", "price", "kit_check", "firm_money");
 
     /** Addresses that take a file, and the field it is in. */
-    private static final Map<String, String> UPLOADS = Map.of("/survey/plan", "plan", "/survey/readings.csv", "readings", "/draw/underlay", "picture", "/ready/label", "photo", "/ready/air", "file");
+    private static final Map<String, String> UPLOADS = Map.of("/survey/plan", "plan", "/survey/readings.csv", "readings", "/draw/underlay", "picture", "/ready/label", "photo", "/ready/air", "file", "/ready/kit/label", "photo");
     private static final List<String> TAKES_JSON = List.of("/try", "/pose", "/cell", "/zones", "/draw/edits", "/draw/undo", "/draw/redo", "/underlay/scale", "/underlay/move");
 
     @Autowired private MockMvc mvc;

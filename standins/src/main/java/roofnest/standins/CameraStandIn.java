@@ -27,7 +27,7 @@ record CameraStandIn(SetUp setUp, DeviceState state, long sinceMs, boolean willJ
                     ? new Next(DeviceState.JOINED, sinceMs + setUp.joinSeconds() * 1000L)
                     // Wrong details: the waiting light simply comes back.
                     : new Next(DeviceState.READY, sinceMs + setUp.giveUpSeconds() * 1000L));
-            case OFF, READY, JOINED, FAILED -> Optional.empty();
+            case OFF, READY, LISTENING, JOINED, FAILED, UPDATING -> Optional.empty();
         };
     }
 

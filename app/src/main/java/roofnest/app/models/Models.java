@@ -18,6 +18,7 @@ import roofnest.app.web.BadInput;
 import roofnest.core.catalogue.Catalogue;
 import roofnest.core.catalogue.DeviceDocument;
 import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.HubModel;
 import roofnest.core.document.DocumentRefused;
 
 /**
@@ -71,6 +72,11 @@ public class Models {
         List<DeviceModel> all = new ArrayList<>(shipped.models());
         own(firmId).forEach(own -> all.add(own.model()));
         return all;
+    }
+
+    /** The hub that a model joins through, or may join through. */
+    public Optional<HubModel> hubOf(DeviceModel model) {
+        return shipped.hubOf(model);
     }
 
     List<Own> own(long firmId) {

@@ -2,7 +2,9 @@ package roofnest.app.models;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
@@ -24,6 +26,7 @@ import jakarta.servlet.http.HttpServletResponse;
 
 import roofnest.app.firm.Staff;
 import roofnest.app.web.BadInput;
+import roofnest.app.web.Form;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.document.DocumentFault;
@@ -61,6 +64,49 @@ class ModelsController {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(staff, model, text, List.of(new DocumentFault("", refused.getMessage())));
         }
+    }
+
+    /** One model, all of it. */
+    @GetMapping("/models/{key}")
+    String one(@AuthenticationPrincipal Staff staff, @PathVariable String key, Model model) {
+        DeviceModel found = models.find(staff.firmId(), key).orElseThrow(NoSuchPage::new);
+        model.addAttribute("m", found);
+        model.addAttribute("sheet", ModelSheet.of(found, models.hubOf(found)));
+        return "model";
+    }
+
+    /** @param from a model to start from */
+    @GetMapping("/models/form")
+    @PreAuthorize("hasAuthority('REVEAL')")
+    String form(@AuthenticationPrincipal Staff staff, @RequestParam(defaultValue = "") String from, Model model) {
+        Map<String, String> values = new LinkedHashMap<>(models.find(staff.firmId(), from).map(found -> ModelForm.values(models.document(found))).orElse(Map.of()));
+        return formPage(model, new Form(values), List.of());
+    }
+
+    @PostMapping("/models/form")
+    @PreAuthorize("hasAuthority('REVEAL')")
+    String addByForm(@AuthenticationPrincipal Staff staff, @RequestParam Map<String, String> values, Model model, HttpServletResponse response, RedirectAttributes flash) {
+        Form form = new Form(values);
+        List<DocumentFault> faults;
+        try {
+            DeviceModel added = models.add(staff.firmId(), ModelForm.document(form), staff.name());
+            flash.addFlashAttribute("notice", added.fullName() + " can be put on plans now.");
+            return "redirect:/models";
+        } catch (DocumentRefused refused) {
+            faults = refused.faults();
+        } catch (BadInput refused) {
+            faults = List.of(new DocumentFault("/key", refused.getMessage()));
+        }
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        return formPage(model, form, ModelForm.place(form, faults));
+    }
+
+    private static String formPage(Model model, Form form, List<DocumentFault> faults) {
+        model.addAttribute("form", form);
+        model.addAttribute("faults", faults);
+        model.addAttribute("groups", ModelForm.groups());
+        model.addAttribute("lists", new ModelForm.Lists());
+        return "model-form";
     }
 
     @PostMapping("/models/{key}/remove")

@@ -7,15 +7,11 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.util.Iterator;
 
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
-import javax.imageio.ImageReadParam;
-import javax.imageio.ImageReader;
 import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
-import javax.imageio.stream.ImageInputStream;
 import javax.imageio.stream.ImageOutputStream;
 
 import com.drew.imaging.ImageMetadataReader;
@@ -24,45 +20,22 @@ import com.drew.metadata.MetadataException;
 import com.drew.metadata.exif.ExifIFD0Directory;
 
 import roofnest.app.web.BadInput;
+import roofnest.app.web.PhotoFile;
 
 /**
  * Draws a picture anew: upright, no larger than a screen, as JPEG. Nothing of the file that was sent is kept, so neither
  * the place where it was taken nor anything hidden in it comes along.
  */
 final class Pictures {
-    static final int MOST_BYTES = 8_500_000;
     static final int LONGEST_SIDE = 1600;
-    private static final int MOST_PIXELS_A_SIDE = 12_000;
-    private static final long MOST_PIXELS = 60_000_000;
     private static final float QUALITY = 0.82f;
 
     private Pictures() {}
 
     static byte[] drawnAnew(byte[] sent) {
-        if (sent.length == 0) {
-            throw new BadInput("Choose a picture first.");
-        }
-        if (sent.length > MOST_BYTES) {
-            throw new BadInput("The picture is larger than 8 MB. Send it smaller.");
-        }
-        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(sent))) {
-            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
-            if (!readers.hasNext()) {
-                throw new BadInput("This is no picture that can be shown; JPEG and PNG are taken.");
-            }
-            ImageReader reader = readers.next();
-            reader.setInput(in);
-            long width = reader.getWidth(0);
-            long height = reader.getHeight(0);
-            if (width > MOST_PIXELS_A_SIDE || height > MOST_PIXELS_A_SIDE || width * height > MOST_PIXELS) {
-                throw new BadInput("The picture has too many pixels. Send it smaller.");
-            }
-            // Large ones are read coarsely: every second or third pixel is plenty for what is kept.
-            ImageReadParam parameters = reader.getDefaultReadParam();
-            int step = (int) Math.max(1, Math.max(width, height) / (2L * LONGEST_SIDE));
-            parameters.setSourceSubsampling(step, step, 0, 0);
-            return jpeg(upright(reader.read(0, parameters), turns(sent)));
-        } catch (IOException | IllegalArgumentException e) {
+        try {
+            return jpeg(upright(PhotoFile.open(sent, LONGEST_SIDE), turns(sent)));
+        } catch (IOException e) {
             throw new BadInput("The picture is damaged and cannot be shown. Take it again.");
         }
     }

@@ -29,6 +29,7 @@ import roofnest.app.survey.CameraRepository;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
+import roofnest.app.web.PhotoCodes;
 import roofnest.core.access.Access;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
@@ -175,7 +176,7 @@ public class Preparations {
 
     private Optional<HomeNetwork> code(byte[] jpeg) {
         try {
-            return WifiCode.read(work.codeIn(jpeg));
+            return PhotoCodes.in(jpeg).stream().flatMap(text -> WifiCode.read(text).stream()).findFirst();
         } catch (BadInput none) {
             return Optional.empty();
         }

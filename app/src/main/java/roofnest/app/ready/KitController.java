@@ -1,9 +1,11 @@
 package roofnest.app.ready;
 
+import java.io.IOException;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 
 import org.springframework.http.HttpStatus;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -13,6 +15,8 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 import jakarta.servlet.http.HttpServletResponse;
 
@@ -30,13 +34,15 @@ class KitController {
     private final KitChecks checks;
     private final PriceBook prices;
     private final Kits kits;
+    private final Labels labels;
     private final TransactionTemplate transaction;
 
-    KitController(Frames frames, KitChecks checks, PriceBook prices, Kits kits, TransactionTemplate transaction) {
+    KitController(Frames frames, KitChecks checks, PriceBook prices, Kits kits, Labels labels, TransactionTemplate transaction) {
         this.frames = frames;
         this.checks = checks;
         this.prices = prices;
         this.kits = kits;
+        this.labels = labels;
         this.transaction = transaction;
     }
 
@@ -52,6 +58,34 @@ class KitController {
         }
         checks.check(ref.id(), item, inVan, ref.by());
         return "redirect:" + ref.path() + "/ready/kit";
+    }
+
+    /** A device's sticker: a photo of its code, or what stands on it typed off. */
+    @PostMapping("/households/{household}/ready/kit/label")
+    String label(
+            HouseholdRef ref, @RequestParam Map<String, String> values, @RequestParam(required = false) MultipartFile photo, Model model, HttpServletResponse response,
+            RedirectAttributes flash) throws IOException {
+        Form form = new Form(values);
+        Optional<Long> camera = form.raw("camera").matches("[0-9]{1,18}") ? Optional.of(Long.parseLong(form.raw("camera"))) : Optional.empty();
+        String kept = form.optionalText("stickerKept", 120);
+        Optional<Labels.Read> read = Optional.empty();
+        try {
+            read = photo != null && !photo.isEmpty() && form.ok() ? Optional.of(labels.fromPhoto(ref, camera, kept, photo.getBytes())) : labels.byHand(ref, camera, kept, form);
+        } catch (BadInput refused) {
+            form.fault("label", refused.getMessage());
+        }
+        if (read.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(ref, model, form);
+        }
+        flash.addFlashAttribute("notice", notice(read.get()));
+        return "redirect:" + ref.path() + "/ready/kit";
+    }
+
+    private static String notice(Labels.Read read) {
+        return read.camera() + ": serial " + read.serial() + (read.passwordSealed() ? ", its password went into the sealed store." : ".")
+                + (read.easilyMisread() ? " Its ID holds 0, O, 1, I or l: compare it sign by sign." : "")
+                + (read.unread().isEmpty() ? "" : " Not understood in the code: " + String.join("; ", read.unread()) + ".");
     }
 
     /** Prices are the firm's: they count for every job from now on. */
@@ -84,6 +118,7 @@ class KitController {
         model.addAttribute("form", form);
         model.addAttribute("sheet", "kit");
         model.addAttribute("kit", kits.view(ref, frame));
+        model.addAttribute("labels", kits.labels(ref));
         return "ready-kit";
     }
 }

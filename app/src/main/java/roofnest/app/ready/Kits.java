@@ -6,6 +6,8 @@ import java.util.List;
 import org.springframework.stereotype.Service;
 
 import roofnest.app.household.Frame;
+import roofnest.app.secrets.SecretStore;
+import roofnest.app.survey.CameraRepository;
 import roofnest.app.web.HouseholdRef;
 import roofnest.core.kit.KitList;
 
@@ -17,11 +19,23 @@ public class Kits {
     private final KitChecks checks;
     private final PriceBook prices;
     private final Hours hours;
+    private final CameraRepository cameras;
+    private final SecretStore secrets;
 
-    Kits(KitChecks checks, PriceBook prices, Hours hours) {
+    Kits(KitChecks checks, PriceBook prices, Hours hours, CameraRepository cameras, SecretStore secrets) {
         this.checks = checks;
         this.prices = prices;
         this.hours = hours;
+        this.cameras = cameras;
+        this.secrets = secrets;
+    }
+
+    /** One camera's sticker as written down. @param passwordSealed whether the password on it is in the sealed store */
+    public record LabelLine(long cameraId, String camera, String model, String stickerPlace, String serial, String deviceId, String kept, boolean passwordSealed) {}
+
+    public List<LabelLine> labels(HouseholdRef ref) {
+        return cameras.records(ref.id()).stream().map(record -> new LabelLine(record.id(), record.camera().name(), record.camera().model().fullName(), record.camera().model().setUp().stickerPlace(),
+                record.serial(), record.deviceId(), record.stickerKept(), secrets.hasInitialPassword(ref.id(), record.id()))).toList();
     }
 
     public KitView view(HouseholdRef ref, Frame frame) {

@@ -1,26 +1,11 @@
 package roofnest.app.ready;
 
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
-import java.io.IOException;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-import javax.imageio.ImageIO;
-import javax.imageio.ImageReader;
-import javax.imageio.stream.ImageInputStream;
-
 import org.springframework.stereotype.Service;
-
-import com.google.zxing.BinaryBitmap;
-import com.google.zxing.DecodeHintType;
-import com.google.zxing.MultiFormatReader;
-import com.google.zxing.NotFoundException;
-import com.google.zxing.client.j2se.BufferedImageLuminanceSource;
-import com.google.zxing.common.HybridBinarizer;
 
 import roofnest.app.household.Frame;
 import roofnest.app.household.HouseholdChanges;
@@ -39,9 +24,6 @@ import roofnest.core.scan.Scan;
 /** What is done to a house's networks: changes at the router noted, codes read, what a scan heard taken over. */
 @Service
 public class Networks {
-    public static final int MOST_PHOTO_BYTES = 8_000_000;
-    private static final int MOST_PIXELS_A_SIDE = 8000;
-
     private final HouseholdChanges changes;
     private final NetworkRepository networks;
     private final RouterRepository routers;
@@ -93,30 +75,6 @@ public class Networks {
         HomeNetwork network = known.map(row -> new HomeNetwork(read.name(), read.password(), row.bands(),
                 read.security() == WifiSecurity.OPEN || row.security() == WifiSecurity.OPEN ? read.security() : row.security(), row.hidden(), row.isolated())).orElse(read);
         networks.save(householdId, known.map(NetworkRepository.NetworkRow::id).orElse(0L), network, known.map(NetworkRepository.NetworkRow::version).orElse(0), by);
-    }
-
-    /** Finds the code in a photo of a router's label. The photo itself is not kept. */
-    public String codeIn(byte[] photo) {
-        if (photo.length == 0) {
-            throw new BadInput("Choose a photo of the label first.");
-        }
-        if (photo.length > MOST_PHOTO_BYTES) {
-            throw new BadInput("The photo is larger than " + MOST_PHOTO_BYTES / 1_000_000 + " MB. Take it smaller, or only of the code.");
-        }
-        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(photo))) {
-            ImageReader reader = Optional.of(ImageIO.getImageReaders(in)).filter(readers -> readers.hasNext()).map(readers -> readers.next())
-                    .orElseThrow(() -> new BadInput("This is no picture that can be read; PNG and JPEG are taken."));
-            reader.setInput(in);
-            if (reader.getWidth(0) > MOST_PIXELS_A_SIDE || reader.getHeight(0) > MOST_PIXELS_A_SIDE) {
-                throw new BadInput("The photo has more than " + MOST_PIXELS_A_SIDE + " pixels a side. Take it smaller.");
-            }
-            BufferedImage image = reader.read(0);
-            return new MultiFormatReader().decode(new BinaryBitmap(new HybridBinarizer(new BufferedImageLuminanceSource(image))), Map.of(DecodeHintType.TRY_HARDER, true)).getText();
-        } catch (NotFoundException e) {
-            throw new BadInput("No code was found in the photo. Hold the camera straight over it, near enough that it fills half the picture, without a reflection.");
-        } catch (IOException e) {
-            throw new BadInput("The photo is damaged and cannot be read. Take it again.");
-        }
     }
 
     /** Bands and security of the cameras' network, as a scan heard them. */

@@ -24,6 +24,7 @@ import roofnest.app.household.HouseholdChanges;
 import roofnest.app.secrets.SecretStore;
 import roofnest.app.web.Form;
 import roofnest.app.web.HouseholdRef;
+import roofnest.app.web.PhotoCodes;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.StaleEdit;
 import roofnest.core.network.FitMatrix;
@@ -129,9 +130,15 @@ class ReadyController {
     @PostMapping("/households/{household}/ready/label")
     String readLabel(HouseholdRef ref, @RequestParam(required = false) String code, @RequestParam(required = false) MultipartFile photo, RedirectAttributes flash) throws IOException {
         boolean typed = code != null && !code.isBlank();
-        HomeNetwork read = work.takeCode(ref, typed ? code.strip() : work.codeIn(photo == null ? new byte[0] : photo.getBytes()));
+        HomeNetwork read = work.takeCode(ref, typed ? code.strip() : wifiCodeIn(photo));
         flash.addFlashAttribute("notice", "Read " + read.name() + (read.password().isEmpty() ? "." : "; its password went into the sealed store.") + " The code does not say which bands it is on: check them.");
         return toSheet(ref);
+    }
+
+    /** A label may carry other codes beside. */
+    private static String wifiCodeIn(MultipartFile photo) throws IOException {
+        List<String> codes = PhotoCodes.in(photo == null ? new byte[0] : photo.getBytes());
+        return codes.stream().filter(text -> WifiCode.read(text).isPresent()).findFirst().orElse(codes.get(0));
     }
 
     @PostMapping("/households/{household}/ready/things")

@@ -35,6 +35,11 @@ public class SecretStore {
         seal(new Which(householdId, "CAMERA_PASSWORD", cameraId, null), password, by);
     }
 
+    /** The password that a device came with, from its sticker. */
+    public void sealInitialPassword(long householdId, long cameraId, String password, String by) {
+        seal(new Which(householdId, "INITIAL_PASSWORD", cameraId, null), password, by);
+    }
+
     /** For the rules, which judge a password without showing it: of the network that cameras join. */
     public Optional<String> wifiPasswordForRules(long householdId) {
         return camerasNetwork(householdId).flatMap(networkId -> wifiPasswordForRules(householdId, networkId));
@@ -63,6 +68,16 @@ public class SecretStore {
         Optional<String> password = open(new Which(ref.id(), "CAMERA_PASSWORD", cameraId, null));
         password.ifPresent(p -> log(ref, "password of " + cameraName + ": " + why));
         return password;
+    }
+
+    public Optional<String> revealInitialPassword(HouseholdRef ref, long cameraId, String cameraName, String why) {
+        Optional<String> password = open(new Which(ref.id(), "INITIAL_PASSWORD", cameraId, null));
+        password.ifPresent(p -> log(ref, "initial password of " + cameraName + ": " + why));
+        return password;
+    }
+
+    public boolean hasInitialPassword(long householdId, long cameraId) {
+        return open(new Which(householdId, "INITIAL_PASSWORD", cameraId, null)).isPresent();
     }
 
     public List<Reveal> reveals(long householdId) {

@@ -41,7 +41,7 @@ public class CameraRepository {
     }
 
     /** What pages show of a camera beyond what it is judged by. */
-    public record Record(Camera camera, String serial, String stickerKept, OffsetDateTime joinedAt, OffsetDateTime mountedAt, int version) {
+    public record Record(Camera camera, String serial, String stickerKept, String deviceId, OffsetDateTime joinedAt, OffsetDateTime mountedAt, int version) {
         public long id() {
             return camera.id();
         }
@@ -174,6 +174,29 @@ public class CameraRepository {
                 .update();
     }
 
+    /**
+     * What a sticker says.
+     *
+     * @param deviceId null when it does not say
+     * @param kept where it was put; null leaves what is written down
+     */
+    public record Label(String serial, String deviceId, String kept, String readBy) {}
+
+    public void keepLabel(long householdId, long id, Label label) {
+        jdbc.sql("""
+                update camera
+                set serial = :serial, device_id = :deviceId, sticker_kept = coalesce(:kept, sticker_kept), label_read_by = :by
+                where household_id = :householdId and id = :id
+                """)
+                .param("serial", label.serial())
+                .param("deviceId", label.deviceId(), Types.VARCHAR)
+                .param("kept", label.kept(), Types.VARCHAR)
+                .param("by", label.readBy())
+                .param("householdId", householdId)
+                .param("id", id)
+                .update();
+    }
+
     public void rename(long householdId, long id, String name) {
         jdbc.sql("update camera set name = :name where household_id = :householdId and id = :id")
                 .param("name", name)
@@ -219,6 +242,6 @@ public class CameraRepository {
         Camera camera = new Camera(row.getLong("id"), row.getString("name"), models.get(row.getString("model_key")), pose, masked, settings,
                 joined != null, row.getObject("own_password_at") != null, mounted != null,
                 Optional.ofNullable(row.getObject("last_charged_on", LocalDate.class)), List.of(json.readValue(row.getString("zones"), Zone[].class)));
-        return new Record(camera, row.getString("serial"), row.getString("sticker_kept"), joined, mounted, row.getInt("version"));
+        return new Record(camera, row.getString("serial"), row.getString("sticker_kept"), row.getString("device_id"), joined, mounted, row.getInt("version"));
     }
 }

@@ -9,6 +9,9 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
 import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -23,6 +26,9 @@ import roofnest.app.firm.Staff;
 import roofnest.app.household.HouseholdRepository;
 import roofnest.app.survey.CameraRepository;
 import roofnest.app.web.BadInput;
+import roofnest.app.web.Form;
+import roofnest.core.catalogue.DeviceDocument;
+import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.judge.Camera;
 import roofnest.core.view.CameraPose;
 
@@ -78,6 +84,61 @@ class ModelsTest {
         assertThat(perform(demo.staff("wynn"), post("/models").param("document", shipped)).getStatus()).isEqualTo(403);
         assertThat(page(demo.staff("wynn"), "/models")).doesNotContain("Add a model");
         assertThat(perform(demo.staff("wynn"), get("/models/schema")).getContentAsString()).contains("Roof Nest device model");
+    }
+
+    @Test
+    void every_model_survives_the_form() throws Exception {
+        Staff jory = demo.staff("jory");
+        for (DeviceModel model : models.of(jory.firmId())) {
+            DeviceModel back = new DeviceDocument().read(ModelForm.document(new Form(ModelForm.values(models.document(model)))));
+            assertThat(back).usingRecursiveComparison().ignoringFields("setUp.reset").ignoringCollectionOrderInFields("setUp.methods", "alerts.kinds").isEqualTo(model);
+        }
+    }
+
+    @Test
+    void a_form_with_faults_comes_back_as_typed_with_each_at_its_field() throws Exception {
+        Map<String, String> typed = new HashMap<>(ModelForm.values(models.document(models.find(demo.staff("jory").firmId(), "oskarra-ledge").orElseThrow())));
+        typed.put("/key", "our-ledge");
+        typed.put("/lens/hfovDeg", "wide");
+        typed.put("/power/leadM", "900");
+        typed.put("/setUp/methods/wired/chance", "7");
+        typed.put("/setUp/cues/joined/rhythm", "quick");
+        typed.put("/setUp/cues/joined/voice", "");
+        typed.put("/setUp/limits/codeToCm", "5");
+        MockHttpServletResponse refused = perform(demo.staff("jory"), filled(typed));
+        assertThat(refused.getStatus()).isEqualTo(422);
+        String page = refused.getContentAsString();
+        assertThat(page).contains("value=\"wide\"", "value=\"900\"", "value=\"our-ledge\"", "all that was typed is kept");
+        for (String field : List.of("/lens/hfovDeg", "/power/leadM", "/setUp/methods/wired/chance")) {
+            assertThat(page).containsPattern("name=\"" + field + "\"[^>]*aria-invalid=\"true\"");
+        }
+        typed.putAll(Map.of("/lens/hfovDeg", "98", "/power/leadM", "2", "/setUp/methods/wired/chance", "0.9"));
+        String sense = perform(demo.staff("jory"), filled(typed)).getContentAsString();
+        assertThat(sense).contains("looks and sounds the same", "nearer than the nearest");
+        typed.putAll(Map.of("/setUp/cues/joined/rhythm", "steady", "/setUp/limits/codeToCm", "22"));
+        assertThat(perform(demo.staff("jory"), filled(typed)).getStatus()).isEqualTo(302);
+        assertThat(models.find(demo.staff("jory").firmId(), "own-" + demo.staff("jory").firmId() + "-our-ledge")).isPresent();
+        models.remove(demo.staff("jory").firmId(), "our-ledge");
+    }
+
+    @Test
+    void an_empty_form_is_refused_and_a_shipped_key_is_told_at_its_field() throws Exception {
+        assertThat(perform(demo.staff("jory"), post("/models/form")).getStatus()).isEqualTo(422);
+        Map<String, String> shipped = ModelForm.values(models.document(models.find(demo.staff("jory").firmId(), "oskarra-sill").orElseThrow()));
+        assertThat(perform(demo.staff("jory"), filled(shipped)).getContentAsString()).containsPattern("(?s)id=\"/key-fault\">[^<]*ships with the application");
+        assertThat(perform(demo.staff("wynn"), get("/models/form")).getStatus()).isEqualTo(403);
+    }
+
+    @Test
+    void a_models_page_says_its_ways_cues_and_resets() throws Exception {
+        assertThat(page(demo.staff("wynn"), "/models/pellan-swift")).contains("Pellan Perch, may join through it; within 2 m, at most 8 cameras", "Tells people", "with its hub",
+                "Hold the button under the body for 10 seconds, until it says", "before anything else works");
+    }
+
+    private static AbstractMockHttpServletRequestBuilder<?> filled(Map<String, String> values) {
+        var request = post("/models/form");
+        values.forEach(request::param);
+        return request;
     }
 
     private String page(Staff staff, String path) throws Exception {

@@ -40,6 +40,7 @@ import roofnest.app.household.HouseholdRepository;
 import roofnest.app.ready.NetworkRepository;
 import roofnest.app.secrets.SecretStore;
 import roofnest.app.survey.CameraRepository;
+import roofnest.app.web.PhotoFile;
 import roofnest.core.access.Access;
 import roofnest.core.judge.Camera;
 import roofnest.core.promise.Stage;
@@ -149,10 +150,10 @@ class PreparationTest {
 
     @Test
     void what_is_no_picture_or_too_large_or_too_many_is_refused_in_words() throws Exception {
-        assertThat(send("<svg onload='x'>".getBytes())).contains("no picture that can be shown");
+        assertThat(send("<svg onload='x'>".getBytes())).contains("no picture that can be read");
         byte[] torn = photo(300, 200);
         assertThat(send(Arrays.copyOf(torn, 120))).containsAnyOf("damaged", "no picture");
-        assertThat(send(new byte[Pictures.MOST_BYTES + 1])).contains("larger than 8 MB");
+        assertThat(send(new byte[PhotoFile.MOST_BYTES + 1])).contains("larger than 8 MB");
         assertThat(send(bomb())).contains("too many pixels");
         assertThat(act(post(link + "/photos"))).contains("Choose a picture first");
         assertThat(preparations.photos(house)).isEmpty();

@@ -41,6 +41,7 @@ import roofnest.app.firm.Staff;
 import roofnest.app.household.HouseholdRepository;
 import roofnest.app.secrets.SecretStore;
 import roofnest.app.survey.CameraRepository;
+import roofnest.app.web.PhotoFile;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
 import roofnest.core.judge.Camera;
@@ -134,7 +135,7 @@ class ReadyTest {
     @Test
     void the_code_of_a_label_is_read_from_a_photo_and_its_password_sealed() throws Exception {
         HomeNetwork onLabel = new HomeNetwork("lathe house", "new;word:4,5", Set.of(Band.GHZ_2_4), WifiSecurity.WPA2, false);
-        MockHttpServletResponse response = perform(multipart(path("/ready/label")).file(new MockMultipartFile("photo", photo(WifiCode.text(onLabel)))));
+        MockHttpServletResponse response = perform(multipart(path("/ready/label")).file(new MockMultipartFile("photo", CodePhotos.of(WifiCode.text(onLabel)))));
         assertThat(response.getStatus()).isEqualTo(302);
         assertThat(secrets.wifiPasswordForRules(house)).contains("new;word:4,5");
         assertThat(networks.find(house).orElseThrow().bands()).hasSize(2);
@@ -144,13 +145,13 @@ class ReadyTest {
 
     @Test
     void a_photo_that_shows_no_code_or_is_none_is_refused_in_words() throws Exception {
-        assertThat(label(photo("https://ladderhall.example"))).contains("not the code of a Wi-Fi");
+        assertThat(label(CodePhotos.of("https://ladderhall.example"))).contains("not the code of a Wi-Fi");
         ByteArrayOutputStream blank = new ByteArrayOutputStream();
         ImageIO.write(new BufferedImage(80, 80, BufferedImage.TYPE_INT_RGB), "png", blank);
         assertThat(label(blank.toByteArray())).contains("No code was found");
         assertThat(label("no picture".getBytes())).contains("no picture that can be read");
-        assertThat(label(new byte[0])).contains("Choose a photo");
-        assertThat(label(new byte[Networks.MOST_PHOTO_BYTES + 1])).contains("larger than 8 MB");
+        assertThat(label(new byte[0])).contains("Choose a picture");
+        assertThat(label(new byte[PhotoFile.MOST_BYTES + 1])).contains("larger than 8 MB");
     }
 
     @Test
@@ -285,24 +286,6 @@ class ReadyTest {
     }
 
     /** The symbol as a label shows it, white about it. */
-    private static byte[] photo(String text) throws IOException {
-        boolean[][] modules = WifiCode.modules(text);
-        int scale = 6;
-        int quiet = 8;
-        BufferedImage image = new BufferedImage((modules.length + 2 * quiet) * scale, (modules.length + 2 * quiet) * scale, BufferedImage.TYPE_INT_RGB);
-        for (int y = 0; y < image.getHeight(); y++) {
-            for (int x = 0; x < image.getWidth(); x++) {
-                int column = x / scale - quiet;
-                int row = y / scale - quiet;
-                boolean dark = row >= 0 && column >= 0 && row < modules.length && column < modules.length && modules[row][column];
-                image.setRGB(x, y, dark ? 0x101010 : 0xf4f0e8);
-            }
-        }
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        ImageIO.write(image, "jpeg", out);
-        return out.toByteArray();
-    }
-
     private String page(String path) throws Exception {
         MockHttpServletResponse response = perform(get(path(path)));
         assertThat(response.getStatus()).isEqualTo(200);

@@ -5,6 +5,7 @@ import java.util.List;
 import com.fasterxml.jackson.annotation.JsonProperty;
 
 import roofnest.core.lang.Require;
+import roofnest.core.lang.Worded;
 
 /**
  * What a model lets people set about its motion and alerts, in its own steps.
@@ -20,7 +21,7 @@ public record AlertSpec(List<String> sensitivity, int zones, List<KindOf> kinds,
     public static final AlertSpec PLAIN = new AlertSpec(
             List.of("low", "middle", "high"), 0, List.of(new KindOf(Kind.ANY, Needs.CAMERA)), List.of(0, 30, 60, 300), false);
 
-    public enum Kind {
+    public enum Kind implements Worded {
         @JsonProperty("any") ANY("all movement"), @JsonProperty("person") PERSON("people"), @JsonProperty("vehicle") VEHICLE("vehicles"),
         @JsonProperty("pet") PET("animals"), @JsonProperty("package") PACKAGE("parcels"), @JsonProperty("sound") SOUND("sounds");
 
@@ -30,12 +31,13 @@ public record AlertSpec(List<String> sensitivity, int zones, List<KindOf> kinds,
             this.words = words;
         }
 
+        @Override
         public String words() {
             return words;
         }
     }
 
-    public enum Needs {
+    public enum Needs implements Worded {
         @JsonProperty("camera") CAMERA("by itself"), @JsonProperty("hub") HUB("with its hub"), @JsonProperty("plan") PLAN("with a paid plan");
 
         private final String words;
@@ -44,6 +46,7 @@ public record AlertSpec(List<String> sensitivity, int zones, List<KindOf> kinds,
             this.words = words;
         }
 
+        @Override
         public String words() {
             return words;
         }

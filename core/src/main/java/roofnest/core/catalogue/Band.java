@@ -2,8 +2,10 @@ package roofnest.core.catalogue;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 
+import roofnest.core.lang.Worded;
+
 /** The two Wi-Fi bands of house kit, by the centre of a mid-band channel. */
-public enum Band {
+public enum Band implements Worded {
     @JsonProperty("2.4") GHZ_2_4("2.4 GHz", 2437),
     @JsonProperty("5") GHZ_5("5 GHz", 5500);
 
@@ -15,6 +17,7 @@ public enum Band {
         this.centreMhz = centreMhz;
     }
 
+    @Override
     public String words() {
         return words;
     }

@@ -4,8 +4,10 @@ import java.util.function.IntPredicate;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 
+import roofnest.core.lang.Worded;
+
 /** Which characters a model's set-up can take in a network name or password. */
-public enum CharacterSet {
+public enum CharacterSet implements Worded {
     @JsonProperty("letters-digits") LETTERS_DIGITS("plain letters and digits", CharacterSet::letterOrDigit),
     @JsonProperty("letters-digits-hyphen") LETTERS_DIGITS_HYPHEN(
             "plain letters, digits, - and _", c -> letterOrDigit(c) || c == '-' || c == '_'),
@@ -21,6 +23,7 @@ public enum CharacterSet {
         this.allows = allows;
     }
 
+    @Override
     public String words() {
         return words;
     }

@@ -4,8 +4,10 @@ import java.util.Optional;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 
+import roofnest.core.lang.Worded;
+
 /** The states of a device on its way into the house, as far as its lights and voice tell them apart. */
-public enum DeviceState {
+public enum DeviceState implements Worded {
     @JsonProperty("off") OFF("no power, or asleep"),
     @JsonProperty("booting") BOOTING("starting up"),
     @JsonProperty("ready") READY("waiting to be set up"),
@@ -21,6 +23,7 @@ public enum DeviceState {
         this.words = words;
     }
 
+    @Override
     public String words() {
         return words;
     }

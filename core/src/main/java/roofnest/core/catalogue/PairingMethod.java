@@ -3,6 +3,7 @@ package roofnest.core.catalogue;
 import com.fasterxml.jackson.annotation.JsonProperty;
 
 import roofnest.core.lang.Require;
+import roofnest.core.lang.Worded;
 
 /**
  * One way of joining a model to a house, with the catalogue's prior.
@@ -12,7 +13,7 @@ import roofnest.core.lang.Require;
  * @param minutesLost when it does not
  */
 public record PairingMethod(Way way, double minutes, double chance, double minutesLost) {
-    public enum Way {
+    public enum Way implements Worded {
         @JsonProperty("hotspot") HOTSPOT("camera's own hotspot"),
         @JsonProperty("phone-code") PHONE_CODE("code shown on the phone"),
         @JsonProperty("sticker") STICKER("sticker scanned, then broadcast"),
@@ -30,6 +31,7 @@ public record PairingMethod(Way way, double minutes, double chance, double minut
             this.words = words;
         }
 
+        @Override
         public String words() {
             return words;
         }

@@ -3,6 +3,7 @@ package roofnest.core.catalogue;
 import com.fasterxml.jackson.annotation.JsonProperty;
 
 import roofnest.core.lang.Require;
+import roofnest.core.lang.Worded;
 
 /**
  * A way back to how it left its maker. It erases everything.
@@ -12,7 +13,7 @@ import roofnest.core.lang.Require;
  * @param sign what shows that it was long enough
  */
 public record Reset(By by, String where, int holdSeconds, String sign) {
-    public enum By {
+    public enum By implements Worded {
         @JsonProperty("button") BUTTON("Hold the button"), @JsonProperty("pinhole") PINHOLE("Hold a pin in the hole"),
         @JsonProperty("through-power-up") THROUGH_POWER_UP("Take the power away, hold the hidden button, and keep holding while the power comes back");
 
@@ -20,6 +21,11 @@ public record Reset(By by, String where, int holdSeconds, String sign) {
 
         By(String words) {
             this.words = words;
+        }
+
+        @Override
+        public String words() {
+            return words;
         }
     }
 

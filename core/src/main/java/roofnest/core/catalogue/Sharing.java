@@ -2,8 +2,10 @@ package roofnest.core.catalogue;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 
+import roofnest.core.lang.Worded;
+
 /** How a second person gets to look. */
-public enum Sharing {
+public enum Sharing implements Worded {
     @JsonProperty("invitation") INVITATION("each person by invitation, on an account of their own"),
     @JsonProperty("told-secret") TOLD_SECRET("the device ID and its password are told; to take access back, change the password");
 
@@ -13,6 +15,7 @@ public enum Sharing {
         this.words = words;
     }
 
+    @Override
     public String words() {
         return words;
     }

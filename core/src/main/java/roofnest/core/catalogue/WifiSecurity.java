@@ -2,8 +2,10 @@ package roofnest.core.catalogue;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 
+import roofnest.core.lang.Worded;
+
 /** How a home network is secured. */
-public enum WifiSecurity {
+public enum WifiSecurity implements Worded {
     @JsonProperty("open") OPEN("open, no password"),
     @JsonProperty("wpa2") WPA2("WPA2"),
     @JsonProperty("wpa2-wpa3") WPA2_WPA3("WPA2 and WPA3 mixed"),
@@ -16,6 +18,7 @@ public enum WifiSecurity {
         this.words = words;
     }
 
+    @Override
     public String words() {
         return words;
     }

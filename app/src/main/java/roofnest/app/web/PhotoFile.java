@@ -1,0 +1,49 @@
+package roofnest.app.web;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.util.Iterator;
+
+import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
+import javax.imageio.ImageReader;
+import javax.imageio.stream.ImageInputStream;
+
+/** Opens a picture that somebody sent, within bounds: JPEG or PNG, neither too heavy nor too large to hold in memory. */
+public final class PhotoFile {
+    public static final int MOST_BYTES = 8_500_000;
+    private static final int MOST_PIXELS_A_SIDE = 12_000;
+    private static final long MOST_PIXELS = 60_000_000;
+
+    private PhotoFile() {}
+
+    /** @param longestSide pixels that are enough: larger pictures are read coarsely, every second or third pixel */
+    public static BufferedImage open(byte[] sent, int longestSide) {
+        if (sent.length == 0) {
+            throw new BadInput("Choose a picture first.");
+        }
+        if (sent.length > MOST_BYTES) {
+            throw new BadInput("The picture is larger than 8 MB. Send it smaller.");
+        }
+        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(sent))) {
+            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
+            if (!readers.hasNext()) {
+                throw new BadInput("This is no picture that can be read; JPEG and PNG are taken.");
+            }
+            ImageReader reader = readers.next();
+            reader.setInput(in);
+            long width = reader.getWidth(0);
+            long height = reader.getHeight(0);
+            if (width > MOST_PIXELS_A_SIDE || height > MOST_PIXELS_A_SIDE || width * height > MOST_PIXELS) {
+                throw new BadInput("The picture has too many pixels. Send it smaller.");
+            }
+            ImageReadParam parameters = reader.getDefaultReadParam();
+            int step = (int) Math.max(1, Math.max(width, height) / (2L * longestSide));
+            parameters.setSourceSubsampling(step, step, 0, 0);
+            return reader.read(0, parameters);
+        } catch (IOException | IllegalArgumentException e) {
+            throw new BadInput("The picture is damaged and cannot be read. Take it again.");
+        }
+    }
+}
