@@ -15,8 +15,9 @@ import roofnest.core.lang.Require;
  * @param networkMinutes of changes at the router; 0 for none
  * @param rejoining other things that have to rejoin afterwards
  * @param people who are given access
+ * @param pace of the firm's own hands
  */
-public record Job(double networkMinutes, int rejoining, int people, List<Work> cameras) {
+public record Job(double networkMinutes, int rejoining, int people, List<Work> cameras, Pace pace) {
     /** Ordinary practice, minutes; a firm's own log takes their place as it grows. */
     private static final int MINUTES_A_REJOIN = 2;
     private static final int UNPACK = 4;
@@ -39,6 +40,11 @@ public record Job(double networkMinutes, int rejoining, int people, List<Work> c
         cameras = List.copyOf(cameras);
     }
 
+    /** At the ordinary pace. */
+    public Job(double networkMinutes, int rejoining, int people, List<Work> cameras) {
+        this(networkMinutes, rejoining, people, cameras, Pace.ORDINARY);
+    }
+
     /**
      * One camera's share of the work.
      *
@@ -56,44 +62,44 @@ public record Job(double networkMinutes, int rejoining, int people, List<Work> c
             network.add("router");
         }
         if (rejoining > 0) {
-            tasks.add(new Task("rejoin", "House", "Rejoin " + rejoining + (rejoining == 1 ? " other thing" : " other things"), MINUTES_A_REJOIN * rejoining, 0, network, Set.of()));
+            tasks.add(new Task("rejoin", "House", "Rejoin " + rejoining + (rejoining == 1 ? " other thing" : " other things"), pace.minutes("rejoin", MINUTES_A_REJOIN * rejoining), 0, network, Set.of()));
         }
         Set<String> proved = new HashSet<>();
         for (int i = 0; i < cameras.size(); i++) {
             proved.add(camera(tasks, cameras.get(i), "camera " + (i + 1) + " ", network));
         }
         if (people > 0) {
-            tasks.add(new Task("share", "House", "Give " + people + (people == 1 ? " person" : " people") + " access", A_PERSON * people, 0, proved, Set.of(Task.Need.PHONE)));
+            tasks.add(new Task("share", "House", "Give " + people + (people == 1 ? " person" : " people") + " access", pace.minutes("share", A_PERSON * people), 0, proved, Set.of(Task.Need.PHONE)));
             proved = Set.of("share");
         }
-        tasks.add(new Task("hand over", "House", "Hand over", HAND_OVER, 0, proved, Set.of()));
+        tasks.add(new Task("hand over", "House", "Hand over", pace.minutes("hand over", HAND_OVER), 0, proved, Set.of()));
         return tasks;
     }
 
     /** @return the camera's last task */
-    private static String camera(List<Task> tasks, Work work, String id, Set<String> network) {
+    private String camera(List<Task> tasks, Work work, String id, Set<String> network) {
         DeviceModel model = work.model();
         String last = null;
         if (!work.joined()) {
             int boot = minutes(model.setUp().bootSeconds());
             int join = minutes(model.setUp().joinSeconds());
             int hands = Math.max(2, (int) Math.ceil(work.pairingMinutes()) - boot - join);
-            tasks.add(new Task(id + "unpack", work.name(), "Unpack, photograph the sticker, power on", UNPACK, boot, Set.of(), Set.of()));
+            tasks.add(new Task(id + "unpack", work.name(), "Unpack, photograph the sticker, power on", pace.minutes("unpack", UNPACK), boot, Set.of(), Set.of()));
             Set<String> ready = new HashSet<>(network);
             ready.add(id + "unpack");
             tasks.add(new Task(id + "pair", work.name(), "Join it: " + work.pairing().words(), hands, join, ready, Set.of(Task.Need.PHONE)));
-            tasks.add(new Task(id + "secure", work.name(), "Own password, name, start the update", OWN_PASSWORD_AND_NAME, UPDATE, Set.of(id + "pair"), Set.of(Task.Need.PHONE)));
+            tasks.add(new Task(id + "secure", work.name(), "Own password, name, start the update", pace.minutes("secure", OWN_PASSWORD_AND_NAME), UPDATE, Set.of(id + "pair"), Set.of(Task.Need.PHONE)));
             last = id + "secure";
         }
         if (!work.mounted()) {
             boolean high = work.mountHeightM() > LADDER_FROM_M;
             Set<Task.Need> ladder = high ? Set.of(Task.Need.LADDER) : Set.of();
-            tasks.add(new Task(id + "try", work.name(), "Try its place with the live picture", TRY_THE_PLACE, 0, last == null ? Set.of() : Set.of(last), both(ladder)));
-            tasks.add(new Task(id + "mount", work.name(), "Drill and mount", MOUNT + A_SCREW * model.mount().screws() + (high ? LADDER : 0), 0, Set.of(id + "try"), ladder));
-            tasks.add(new Task(id + "aim", work.name(), "Aim, mask and tune", AIM_AND_TUNE, 0, Set.of(id + "mount"), both(ladder)));
+            tasks.add(new Task(id + "try", work.name(), "Try its place with the live picture", pace.minutes("try", TRY_THE_PLACE), 0, last == null ? Set.of() : Set.of(last), both(ladder)));
+            tasks.add(new Task(id + "mount", work.name(), "Drill and mount", pace.minutes("mount", MOUNT + A_SCREW * model.mount().screws() + (high ? LADDER : 0)), 0, Set.of(id + "try"), ladder));
+            tasks.add(new Task(id + "aim", work.name(), "Aim, mask and tune", pace.minutes("aim", AIM_AND_TUNE), 0, Set.of(id + "mount"), both(ladder)));
             last = id + "aim";
         }
-        tasks.add(new Task(id + "prove", work.name(), "Walk test, alert, look from away", WALK_TEST, 2, last == null ? Set.of() : Set.of(last), Set.of(Task.Need.PHONE)));
+        tasks.add(new Task(id + "prove", work.name(), "Walk test, alert, look from away", pace.minutes("prove", WALK_TEST), 2, last == null ? Set.of() : Set.of(last), Set.of(Task.Need.PHONE)));
         return id + "prove";
     }
 
