@@ -12,6 +12,7 @@ startDrawing();
 startRun();
 startLive();
 startSigning();
+reloading();
 
 function themeSwitch() {
   const button = document.querySelector("[data-theme-switch]");
@@ -51,4 +52,17 @@ function stageKeys() {
       armed = false;
     }
   }, true);
+}
+
+/** A page that others change too is looked at anew now and then, while it is in view and nothing on it has the focus. */
+function reloading() {
+  const seconds = Number(document.querySelector("[data-reload-seconds]")?.dataset.reloadSeconds);
+  if (!seconds) {
+    return;
+  }
+  setInterval(() => {
+    if (!document.hidden && !isTyping(document.activeElement)) {
+      location.reload();
+    }
+  }, seconds * 1000);
 }

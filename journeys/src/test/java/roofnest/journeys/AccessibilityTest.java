@@ -2,6 +2,7 @@ package roofnest.journeys;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -68,6 +69,8 @@ class AccessibilityTest {
         List.of("air", "line", "hours", "kit", "preparation").forEach(sheet -> paths.add(quiller + "/ready/" + sheet));
         paths.add(address(visit, "Quiller") + "/ready/air");
         paths.add(quiller + "/ready?with=MIXED_SECURITY");
+        paths.add(quiller + "/day");
+        paths.addAll(List.of("/round", "/round?on=" + LocalDate.now().plusDays(1), "/models/pellan-swift", "/models/form?from=oskarra-ledge"));
         paths.add(quiller + "/survey/draw");
         paths.add(quiller + "/survey/compare");
         String peverell = address(visit, "Peverell");

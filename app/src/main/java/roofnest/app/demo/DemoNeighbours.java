@@ -66,7 +66,7 @@ class DemoNeighbours {
     }
 
     private void justAsked(Staff staff, LocalDate today) {
-        HouseholdRef ref = tools.household(staff, "Tansley", "4 Ropewalk", today.plusDays(5), "call back about the side gate");
+        HouseholdRef ref = tools.household(staff, "Tansley", "4 Ropewalk", today.plusDays(1), "talk about the side gate");
         tools.notes(ref, "Wants to know who leaves parcels at the wrong door. Brick terrace, SIM router, no sockets outside.");
         tools.person(ref, "Maud Tansley", "maud@tansley.example", Access.Tie.LIVES_HERE, null);
         tools.changes.run(ref, Stage.BRIEF, () -> tools.promises.alertWithin(ref.id(), 10));

@@ -64,6 +64,10 @@ class DemoTools {
         return new HouseholdRef(households.add(staff.firmId(), name, address, due, dueWhat), staff);
     }
 
+    long idOf(long firmId, String name) {
+        return households.overviewsOf(firmId).stream().map(HouseholdRepository.Overview::household).filter(household -> household.name().equals(name)).findFirst().orElseThrow().id();
+    }
+
     void plan(HouseholdRef ref, String file) {
         try {
             String document = plans.write(plans.read(text("/demo/plans/" + file + ".json")));

@@ -30,11 +30,13 @@ class DemoWorld implements ApplicationRunner {
     private final DemoQuiller quiller;
     private final DemoNeighbours neighbours;
     private final DemoMaltings maltings;
+    private final DemoKilnLane kilnLane;
     private final PriceBook prices;
     private final Clock clock;
 
-    DemoWorld(FirmRepository firms, Hiring hiring, DemoQuiller quiller, DemoNeighbours neighbours, DemoMaltings maltings, PriceBook prices, Clock clock) {
+    DemoWorld(FirmRepository firms, Hiring hiring, DemoQuiller quiller, DemoNeighbours neighbours, DemoMaltings maltings, DemoKilnLane kilnLane, PriceBook prices, Clock clock) {
         this.maltings = maltings;
+        this.kilnLane = kilnLane;
         this.prices = prices;
         this.firms = firms;
         this.hiring = hiring;
@@ -57,6 +59,7 @@ class DemoWorld implements ApplicationRunner {
         quiller.make(jory, today);
         neighbours.make(jory, today);
         maltings.make(jory, today);
+        kilnLane.make(jory, today);
         price(ladderhall);
 
         long marram = hiring.foundFirm("Marram Lane", person("Petra Vayle", "petra@marramlane.example", Role.OWNER));

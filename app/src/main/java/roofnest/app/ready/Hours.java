@@ -22,21 +22,24 @@ import roofnest.core.network.SafeCredentials;
 import roofnest.core.visit.Charging;
 import roofnest.core.visit.Job;
 import roofnest.core.visit.Learned;
+import roofnest.core.visit.Pace;
 import roofnest.core.visit.Timeline;
 
 /** Works out a household's visit and the charging before it. */
 @Service
-class Hours {
+public class Hours {
     /** What a pack holds as it comes out of its box, as the makers ship it. */
     static final double BOXED_SHARE = 0.3;
 
     private final RouterRepository routers;
     private final RunTimes runs;
+    private final TaskTimes tasks;
     private final Clock clock;
 
-    Hours(RouterRepository routers, RunTimes runs, Clock clock) {
+    Hours(RouterRepository routers, RunTimes runs, TaskTimes tasks, Clock clock) {
         this.routers = routers;
         this.runs = runs;
+        this.tasks = tasks;
         this.clock = clock;
     }
 
@@ -46,13 +49,13 @@ class Hours {
      * @param startBy when charging has to begin; empty without packs
      * @param late whether that is past
      */
-    record Planned(
+    public record Planned(
             Timeline shortest, Timeline straight, int installers, Map<String, Learned> learned, Charging charging, LocalDateTime leave, Optional<LocalDateTime> startBy, boolean late) {}
 
     /** @param chargerMa current of each charger */
-    record Asked(int installers, int chargers, int chargerMa, LocalTime leave) {}
+    public record Asked(int installers, int chargers, int chargerMa, LocalTime leave) {}
 
-    Planned plan(Frame frame, Asked asked) {
+    public Planned plan(Frame frame, Asked asked) {
         Map<String, Learned> learned = new HashMap<>();
         Job job = job(frame, learned);
         Charging charging = Charging.plan(packs(frame.facts().cameras()), asked.chargers(), asked.chargerMa());
@@ -69,7 +72,7 @@ class Hours {
         Optional<FitMatrix.Plan> atRouter = frame.facts().network().flatMap(network -> FitMatrix.cheapest(network, routers.of(frame.household().id()).makesNames(), waiting, frame.facts().otherThings()));
         int rejoining = atRouter.map(FitMatrix.Plan::rejoining).orElse(0);
         long people = frame.facts().access().people().stream().filter(person -> person.tie() == Access.Tie.LIVES_HERE).count();
-        return new Job(atRouter.map(plan -> plan.minutes() - rejoining * SafeCredentials.MINUTES_A_THING).orElse(0.0), rejoining, (int) people, work);
+        return new Job(atRouter.map(plan -> plan.minutes() - rejoining * SafeCredentials.MINUTES_A_THING).orElse(0.0), rejoining, (int) people, work, Pace.from(tasks.seen(frame.household().firmId())));
     }
 
     private Job.Work work(Frame frame, Camera camera, Map<String, Learned> learned) {

@@ -17,7 +17,8 @@ import roofnest.core.lang.Require;
  *
  * @param inHand begun and not yet let go
  * @param byItself let go, with the minute at which each should be over; one that is past asks to be looked at
- * @param now what to begin next, in the order of the new plan; as many as there are free hands
+ * @param now what to begin next, in the order of the new plan; as many as there are free hands, and nothing where waiting a
+ *     moment for what goes on by itself ends sooner
  * @param left the rest in the order of the new plan, minutes from the beginning of the visit
  * @param finishMinute expected, of the whole visit
  * @param plannedFinishMinute as it was planned at the beginning
@@ -126,8 +127,9 @@ public record Day(List<Task> inHand, List<Running> byItself, List<Task> now, Lis
         return !task.id().endsWith(HANDS) && inHand.stream().noneMatch(other -> other.id().equals(task.id())) && byItself.stream().noneMatch(other -> other.task().id().equals(task.id()));
     }
 
+    /** What is begun waits for nothing any longer, in whatever order it was begun. */
     private static Task left(Task task, int handsOnMinutes, int handsFreeMinutes) {
-        return new Task(task.id(), task.row(), task.what(), handsOnMinutes, handsFreeMinutes, task.after(), handsOnMinutes == 0 ? Set.of() : task.needs());
+        return new Task(task.id(), task.row(), task.what(), handsOnMinutes, handsFreeMinutes, Set.of(), handsOnMinutes == 0 ? Set.of() : task.needs());
     }
 
     private static Task after(Task task, Set<String> over) {

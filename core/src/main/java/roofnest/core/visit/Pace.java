@@ -12,6 +12,8 @@ import roofnest.core.lang.Require;
  */
 public record Pace(Map<String, Double> factors) {
     public static final Pace ORDINARY = new Pace(Map.of());
+    /** What took less was ticked off when it was long done, and says nothing of its time. */
+    private static final double TICKED_OFF_MINUTES = 0.5;
     private static final double FASTEST = 0.25;
     private static final double SLOWEST = 4;
 
@@ -26,7 +28,7 @@ public record Pace(Map<String, Double> factors) {
     public static Pace from(List<Seen> log) {
         Map<String, double[]> sums = new HashMap<>();
         for (Seen seen : log) {
-            if (seen.plannedMinutes() > 0 && seen.realMinutes() > 0) {
+            if (seen.plannedMinutes() > 0 && seen.realMinutes() >= TICKED_OFF_MINUTES) {
                 double ratio = Math.max(FASTEST, Math.min(SLOWEST, seen.realMinutes() / seen.plannedMinutes()));
                 double[] sum = sums.computeIfAbsent(seen.kind(), kind -> new double[2]);
                 sum[0] += ratio;

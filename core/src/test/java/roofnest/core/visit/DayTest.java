@@ -63,6 +63,26 @@ class DayTest {
     }
 
     @Test
+    void what_was_begun_out_of_order_is_in_hand_all_the_same() {
+        Day day = Day.at(PLANNED, Map.of("pair", new Day.Mark(Optional.of(0), Optional.empty(), Optional.empty())), 2, 1);
+        assertThat(day.inHand()).containsExactly(PAIR);
+        assertThat(day.finishMinute()).isEqualTo(2 + 3 + 4 + 6);
+    }
+
+    @Test
+    void a_short_wait_that_ends_sooner_is_waited() {
+        Task boot = new Task("boot", "Gate", "Power on", 1, 1, Set.of(), Set.of());
+        Task after = new Task("after", "Gate", "Update", 1, 30, Set.of("boot"), Set.of());
+        Task other = new Task("other", "House", "Talk", 20, 0, Set.of(), Set.of());
+        Day day = Day.at(Timeline.shortest(List.of(boot, after, other), 1).placed(), Map.of("boot", new Day.Mark(Optional.of(0), Optional.of(1), Optional.empty())), 1, 1);
+        assertThat(day.now()).isEmpty();
+        assertThat(day.left().get(0)).satisfies(next -> {
+            assertThat(next.task().id()).isEqualTo("after");
+            assertThat(next.startMinute()).isEqualTo(2);
+        });
+    }
+
+    @Test
     void what_is_over_is_over() {
         Day.Mark over = new Day.Mark(Optional.of(0), Optional.of(5), Optional.of(5));
         Day day = Day.at(PLANNED, Map.of("unpack", over, "pair", over, "share", over), 9, 1);
@@ -120,6 +140,7 @@ class DayTest {
         assertThat(own).isEqualTo((int) Math.round(ordinary * 1.5));
         assertThat(Pace.kindOf("camera 12 mount")).isEqualTo("mount");
         assertThat(Pace.kindOf("hand over")).isEqualTo("hand over");
+        assertThat(Pace.from(List.of(new Pace.Seen("aim", 6, 0.1))).of("aim")).isEqualTo(1);
         assertThat(Pace.from(List.of(new Pace.Seen("aim", 1, 600))).of("aim")).isEqualTo((3 + 4) / 4.0);
     }
 }

@@ -1,0 +1,98 @@
+package roofnest.app.visit;
+
+import java.time.Clock;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.util.Map;
+
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+import jakarta.servlet.http.HttpServletResponse;
+
+import net.fortuna.ical4j.model.component.VEvent;
+
+import roofnest.app.firm.Staff;
+import roofnest.app.household.HouseholdRepository;
+import roofnest.app.web.BadInput;
+import roofnest.app.web.CalendarFile;
+import roofnest.app.web.Form;
+import roofnest.core.visit.Round;
+
+/** A day of several households: the order in which they are visited, and what it is made from. */
+@Controller
+class RoundController {
+    private final Rounds rounds;
+    private final HouseholdRepository households;
+    private final Clock clock;
+
+    RoundController(Rounds rounds, HouseholdRepository households, Clock clock) {
+        this.rounds = rounds;
+        this.households = households;
+        this.clock = clock;
+    }
+
+    @GetMapping("/round")
+    String round(@AuthenticationPrincipal Staff staff, @RequestParam Map<String, String> values, Model model) {
+        return page(staff, day(values), new Form(values), model);
+    }
+
+    @PostMapping("/round")
+    String save(@AuthenticationPrincipal Staff staff, @RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
+        Form form = new Form(values);
+        LocalDate day = day(values);
+        rounds.save(staff, day, form);
+        if (!form.ok()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(staff, day, form, model);
+        }
+        return "redirect:/round?on=" + day;
+    }
+
+    /** Puts a household of the firm on a day. */
+    @PostMapping("/round/book")
+    String book(@AuthenticationPrincipal Staff staff, @RequestParam Map<String, String> values) {
+        LocalDate day = day(values);
+        String id = values.getOrDefault("household", "");
+        if (!id.matches("[0-9]{1,18}")) {
+            throw new BadInput("Choose a household first.");
+        }
+        rounds.book(staff, Long.parseLong(id), day);
+        return "redirect:/round?on=" + day;
+    }
+
+    @GetMapping("/round.ics")
+    ResponseEntity<String> file(@AuthenticationPrincipal Staff staff, @RequestParam Map<String, String> values) {
+        LocalDate day = day(values);
+        CalendarFile file = new CalendarFile("Round", clock);
+        for (Round.Visit visit : rounds.plan(staff, day, Rounds.departing(new Form(values))).round().visits()) {
+            file.add(new VEvent(RoundView.moment(day, visit.beginMinute()), RoundView.moment(day, visit.endMinute()), visit.stop().name()), "round-" + visit.stop().id() + "-" + day,
+                    visit.travelMinutes() + " min on the road before.");
+        }
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
+                .header("Content-Disposition", "attachment; filename=\"round-" + day + ".ics\"").body(file.toString());
+    }
+
+    private String page(Staff staff, LocalDate day, Form form, Model model) {
+        model.addAttribute("form", form);
+        model.addAttribute("round", RoundView.of(rounds.plan(staff, day, Rounds.departing(form)), households.overviewsOf(staff.firmId())));
+        return "round";
+    }
+
+    /** Today when no day is asked for, or none that is one. */
+    private LocalDate day(Map<String, String> values) {
+        try {
+            LocalDate asked = LocalDate.parse(values.getOrDefault("on", ""));
+            return asked.getYear() >= 2000 && asked.getYear() <= 2100 ? asked : LocalDate.now(clock);
+        } catch (DateTimeException e) {
+            return LocalDate.now(clock);
+        }
+    }
+}

@@ -1,0 +1,147 @@
+package roofnest.app.visit;
+
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+import roofnest.app.firm.Staff;
+import roofnest.app.household.Frame;
+import roofnest.app.household.Frames;
+import roofnest.app.ready.Hours;
+import roofnest.app.web.BadInput;
+import roofnest.app.web.Form;
+import roofnest.app.web.HouseholdRef;
+import roofnest.core.promise.Stage;
+import roofnest.core.visit.Round;
+
+/** The order of a day's households. */
+@Service
+class Rounds {
+    /** What an untold way is reckoned at, and a visit without a camera to hang, minutes. */
+    private static final int UNTOLD_WAY = 15;
+    private static final int TALK = 45;
+    private static final int FROM = 8 * 60;
+    private static final int UNTIL = 17 * 60;
+    private static final int DEPART = 7 * 60 + 45;
+
+    private final RoundRepository rounds;
+    private final Frames frames;
+    private final Hours hours;
+
+    Rounds(RoundRepository rounds, Frames frames, Hours hours) {
+        this.rounds = rounds;
+        this.frames = frames;
+        this.hours = hours;
+    }
+
+    /**
+     * A day and its best order.
+     *
+     * @param reckoned names whose minutes are by their plan of hours, since nobody noted others
+     * @param untold ways that nobody told the minutes of
+     */
+    record Planned(LocalDate day, int departMinute, List<RoundRepository.Due> due, List<Round.Stop> stops, Map<RoundRepository.Way, Integer> travel, List<RoundRepository.Way> untold,
+            List<String> reckoned, Round round) {}
+
+    Planned plan(Staff staff, LocalDate day, int departMinute) {
+        List<RoundRepository.Due> due = rounds.due(staff.firmId(), day);
+        List<RoundRepository.Due> counted = due.subList(0, Math.min(due.size(), Round.MOST_STOPS));
+        Map<RoundRepository.Way, Integer> told = rounds.travel(staff.firmId());
+        List<Round.Stop> stops = new ArrayList<>();
+        List<String> reckoned = new ArrayList<>();
+        for (RoundRepository.Due each : counted) {
+            if (each.appointment().isEmpty()) {
+                reckoned.add(each.name());
+            }
+            RoundRepository.Appointment appointment = each.appointment().orElseGet(() -> new RoundRepository.Appointment(FROM, UNTIL, minutes(staff, each.id())));
+            stops.add(new Round.Stop(each.id(), each.name(), appointment.minutes(), appointment.fromMinute(), appointment.untilMinute()));
+        }
+        List<Long> ends = new ArrayList<>(counted.stream().map(RoundRepository.Due::id).toList());
+        ends.add(RoundRepository.YARD);
+        Map<RoundRepository.Way, Integer> travel = new LinkedHashMap<>();
+        List<RoundRepository.Way> untold = new ArrayList<>();
+        int[][] table = new int[ends.size()][ends.size()];
+        for (int i = 0; i < ends.size(); i++) {
+            for (int j = 0; j < i; j++) {
+                RoundRepository.Way way = RoundRepository.Way.between(ends.get(i), ends.get(j));
+                if (!told.containsKey(way)) {
+                    untold.add(way);
+                }
+                travel.put(way, told.getOrDefault(way, UNTOLD_WAY));
+                table[i][j] = travel.get(way);
+                table[j][i] = travel.get(way);
+            }
+        }
+        return new Planned(day, departMinute, due, stops, travel, untold, reckoned, Round.best(stops, table, departMinute));
+    }
+
+    /** As long as the plan of its hours; without a camera to hang, a talk. */
+    private int minutes(Staff staff, long householdId) {
+        Frame frame = frames.frame(new HouseholdRef(householdId, staff), Stage.READY);
+        return frame.facts().cameras().isEmpty() ? TALK
+                : Math.min(900, hours.plan(frame, new Hours.Asked(1, 1, 1000, LocalTime.of(8, 0))).shortest().finishMinutes());
+    }
+
+    /** Keeps what was typed; faults go to their fields and then nothing is kept. */
+    @Transactional
+    void save(Staff staff, LocalDate day, Form form) {
+        Planned now = plan(staff, day, DEPART);
+        Map<Long, RoundRepository.Appointment> appointments = new LinkedHashMap<>();
+        for (Round.Stop stop : now.stops()) {
+            int from = clock(form, "from-" + stop.id(), stop.fromMinute());
+            int until = clock(form, "until-" + stop.id(), stop.untilMinute());
+            int minutes = form.has("minutes-" + stop.id()) ? form.whole("minutes-" + stop.id(), "how long it takes", 1, 900, "minutes") : stop.minutes();
+            if (until < from) {
+                form.fault("until-" + stop.id(), "This is before the earliest.");
+            } else if (form.ok()) {
+                appointments.put(stop.id(), new RoundRepository.Appointment(from, until, minutes));
+            }
+        }
+        Map<RoundRepository.Way, Integer> ways = new LinkedHashMap<>();
+        now.travel().keySet().forEach(way -> {
+            String field = field(way);
+            if (!form.raw(field).isBlank()) {
+                ways.put(way, form.whole(field, "minutes on the road", 0, 600, "minutes"));
+            }
+        });
+        if (form.ok()) {
+            appointments.forEach((id, appointment) -> rounds.appoint(id, day, appointment));
+            ways.forEach((way, minutes) -> rounds.setTravel(staff.firmId(), way, minutes));
+        }
+    }
+
+    @Transactional
+    void book(Staff staff, long householdId, LocalDate day) {
+        if (!rounds.book(staff.firmId(), householdId, day)) {
+            throw new BadInput("There is no such household.");
+        }
+    }
+
+    static String field(RoundRepository.Way way) {
+        return "way-" + way.fromId() + "-" + way.toId();
+    }
+
+    static int departing(Form form) {
+        return form.has("depart") ? clock(form, "depart", DEPART) : DEPART;
+    }
+
+    /** Minutes after midnight of a time such as 08:30. */
+    private static int clock(Form form, String field, int otherwise) {
+        if (!form.has(field)) {
+            return otherwise;
+        }
+        try {
+            return LocalTime.parse(form.raw(field).strip()).toSecondOfDay() / 60;
+        } catch (DateTimeException e) {
+            form.fault(field, "Enter a time as 08:30.");
+            return otherwise;
+        }
+    }
+}
