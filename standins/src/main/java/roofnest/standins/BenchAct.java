@@ -3,6 +3,7 @@ package roofnest.standins;
 import java.util.Objects;
 
 import roofnest.core.catalogue.HandsOn;
+import roofnest.core.catalogue.PairingMethod.Way;
 
 /**
  * Something done on the bench at a moment of its virtual clock. A bench is nothing but its acts in order, so the same
@@ -13,9 +14,11 @@ import roofnest.core.catalogue.HandsOn;
 public sealed interface BenchAct {
     long atMs();
 
-    record Hands(long atMs, HandsOn act) implements BenchAct {
+    /** @param way in which the device is being joined: the same hand means another thing in another way */
+    record Hands(long atMs, HandsOn act, Way way) implements BenchAct {
         public Hands {
             Objects.requireNonNull(act);
+            Objects.requireNonNull(way);
         }
     }
 

@@ -12,6 +12,7 @@ import roofnest.core.catalogue.Catalogue;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.DeviceState;
 import roofnest.core.catalogue.HandsOn;
+import roofnest.core.catalogue.PairingMethod.Way;
 
 class BenchTest {
     private static final DeviceModel POST = Catalogue.shipped().get("dunmark-post");
@@ -20,26 +21,26 @@ class BenchTest {
     private static final long GIVE_UP_MS = POST.setUp().giveUpSeconds() * 1000L;
 
     private final List<BenchAct> acts = new ArrayList<>();
-    private RouterStandIn router = new RouterStandIn("weirhouse", true);
+    private Place place = Place.plain("weirhouse");
     private long clockMs;
 
     @Test
     void the_plain_way_joins_after_the_catalogues_times() {
         hands(HandsOn.POWER_ON);
-        assertThat(at(clockMs).cameraState()).isEqualTo(DeviceState.BOOTING);
+        assertThat(at(clockMs).deviceState()).isEqualTo(DeviceState.BOOTING);
         assertThat(at(clockMs).nextChange()).hasValueSatisfying(change -> assertThat(change.atMs()).isEqualTo(BOOT_MS));
-        assertThat(at(BOOT_MS - 1).cameraState()).isEqualTo(DeviceState.BOOTING);
-        assertThat(at(BOOT_MS).cameraState()).isEqualTo(DeviceState.READY);
+        assertThat(at(BOOT_MS - 1).deviceState()).isEqualTo(DeviceState.BOOTING);
+        assertThat(at(BOOT_MS).deviceState()).isEqualTo(DeviceState.READY);
         pass(BOOT_MS);
         hands(HandsOn.JOIN_HOTSPOT);
         assertThat(at(clockMs).phoneWifi()).startsWith("POST-");
         hands(HandsOn.SEND_DETAILS);
-        assertThat(at(clockMs).cameraState()).isEqualTo(DeviceState.JOINING);
-        assertThat(at(clockMs + JOIN_MS).cameraState()).isEqualTo(DeviceState.JOINED);
+        assertThat(at(clockMs).deviceState()).isEqualTo(DeviceState.JOINING);
+        assertThat(at(clockMs + JOIN_MS).deviceState()).isEqualTo(DeviceState.JOINED);
         pass(JOIN_MS);
         hands(HandsOn.PHONE_HOME);
         assertThat(at(clockMs).phoneSays()).isEqualTo("Live picture");
-        assertThat(at(clockMs).cameraCue()).isEqualTo(POST.setUp().cues().get(DeviceState.JOINED));
+        assertThat(at(clockMs).deviceCue()).isEqualTo(POST.setUp().cues().get(DeviceState.JOINED));
     }
 
     @Test
@@ -48,13 +49,13 @@ class BenchTest {
         ready();
         hands(HandsOn.JOIN_HOTSPOT);
         hands(HandsOn.SEND_DETAILS);
-        assertThat(at(clockMs + JOIN_MS).cameraState()).isEqualTo(DeviceState.JOINING);
-        assertThat(at(clockMs + GIVE_UP_MS).cameraState()).isEqualTo(DeviceState.READY);
+        assertThat(at(clockMs + JOIN_MS).deviceState()).isEqualTo(DeviceState.JOINING);
+        assertThat(at(clockMs + GIVE_UP_MS).deviceState()).isEqualTo(DeviceState.READY);
         pass(GIVE_UP_MS);
         hands(HandsOn.REMOVE_HALF_ADDED);
         hands(HandsOn.JOIN_HOTSPOT);
         hands(HandsOn.SEND_DETAILS);
-        assertThat(at(clockMs + JOIN_MS).cameraState()).isEqualTo(DeviceState.JOINED);
+        assertThat(at(clockMs + JOIN_MS).deviceState()).isEqualTo(DeviceState.JOINED);
     }
 
     @Test
@@ -72,7 +73,7 @@ class BenchTest {
     void details_sent_from_the_wrong_network_never_arrive() {
         ready();
         hands(HandsOn.SEND_DETAILS);
-        assertThat(at(clockMs + GIVE_UP_MS).cameraState()).isEqualTo(DeviceState.READY);
+        assertThat(at(clockMs + GIVE_UP_MS).deviceState()).isEqualTo(DeviceState.READY);
         assertThat(at(clockMs).phoneSays()).isEqualTo("Not connected to the camera");
     }
 
@@ -80,16 +81,16 @@ class BenchTest {
     void no_camera_network_is_listed_before_the_ready_light() {
         hands(HandsOn.POWER_ON);
         hands(HandsOn.JOIN_HOTSPOT);
-        assertThat(at(clockMs).phoneSays()).contains("No camera network");
+        assertThat(at(clockMs).phoneSays()).contains("No such network");
     }
 
     @Test
     void a_house_that_does_not_suit_the_model_never_lets_it_in() {
-        router = new RouterStandIn("Wéir & Mill", false);
+        place = Place.plain("Wéir & Mill").suiting(false);
         ready();
         hands(HandsOn.JOIN_HOTSPOT);
         hands(HandsOn.SEND_DETAILS);
-        assertThat(at(clockMs + GIVE_UP_MS).cameraState()).isEqualTo(DeviceState.READY);
+        assertThat(at(clockMs + GIVE_UP_MS).deviceState()).isEqualTo(DeviceState.READY);
     }
 
     @Test
@@ -121,10 +122,10 @@ class BenchTest {
     }
 
     private void hands(HandsOn act) {
-        acts.add(new BenchAct.Hands(clockMs, act));
+        acts.add(new BenchAct.Hands(clockMs, act, Way.HOTSPOT));
     }
 
     private Bench at(long ms) {
-        return Bench.replay(POST, router, acts, ms);
+        return Bench.replay(POST, place, acts, ms);
     }
 }

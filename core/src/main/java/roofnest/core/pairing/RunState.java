@@ -26,11 +26,16 @@ public record RunState(Step step, int failures, int stepsDone, Optional<Instant>
                 counting.addLast(event);
             }
         }
-        RunState state = new RunState(script.first(), 0, 0, Optional.empty(), false);
+        RunState state = start(script);
         for (RunEvent event : counting) {
             state = state.after(script, event);
         }
         return state;
+    }
+
+    /** Before anything has happened. */
+    public static RunState start(Script script) {
+        return new RunState(script.first(), 0, 0, Optional.empty(), false);
     }
 
     public boolean finished() {
@@ -42,7 +47,8 @@ public record RunState(Step step, int failures, int stepsDone, Optional<Instant>
         return failures >= CHANGE_METHOD_AFTER && !finished();
     }
 
-    private RunState after(Script script, RunEvent event) {
+    /** After one more event that is no undo; an event of another step than this changes nothing. */
+    public RunState after(Script script, RunEvent event) {
         if (event instanceof RunEvent.Answered answered && answered.stepId().equals(step.id())) {
             return step.answer(answered.answerId())
                     .map(answer -> moved(script.step(answer.next()), answer.failure() ? 1 : 0, event))

@@ -1,171 +1,256 @@
 package roofnest.core.pairing;
 
-import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
-import java.util.Optional;
 
-import roofnest.core.catalogue.Cue;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.DeviceState;
 import roofnest.core.catalogue.HandsOn;
-import roofnest.core.catalogue.PairingMethod;
-import roofnest.core.catalogue.SetUp;
+import roofnest.core.catalogue.Joinable;
+import roofnest.core.catalogue.PairingLimits;
+import roofnest.core.catalogue.PairingMethod.Way;
+import roofnest.core.catalogue.PhoneKind;
+import roofnest.core.catalogue.Sight;
 
-/** The scripts of the methods, made for one model and one house. */
+/**
+ * The scripts of the ten ways in, made for one device and one house: the way's own steps between the power and the
+ * closing that all have in common.
+ */
 public final class Scripts {
-    private static final String POWER = "power";
-    private static final String BOOT = "boot";
     private static final String HOTSPOT = "hotspot";
     private static final String WENT_HOME = "went-home";
     private static final String DETAILS = "details";
-    private static final String JOINING = "joining";
-    private static final String WRONG = "wrong-details";
-    private static final String LOOK = "look-again";
-    private static final String HOME = "phone-home";
-    private static final String GUIDE = "guide";
-    private static final String PASSWORD = "password";
-    private static final String STICKER = "sticker";
-    private static final String NAME = "name";
+    private static final String MAKE_CODE = "make-code";
+    private static final String SHOW_CODE = "show-code";
+    private static final String SCAN = "scan";
+    private static final String TYPE_ID = "type-id";
+    private static final String BROADCAST = "broadcast";
+    private static final String CABLE = "cable";
+    private static final String SEARCH = "search";
+    private static final String OWN_ADDRESS = "own-address";
+    private static final String RESTART = "restart";
+    private static final String PULL = "pull";
+    private static final String ROUTER_BUTTON = "router-button";
+    private static final String PRESS_PAIR = "press-pair";
+    private static final String HUB = "hub";
+    private static final String HUB_FIRST = "hub-first";
+    private static final String HUB_BUTTON = "hub-button";
+    private static final String HUB_FULL = "hub-full";
+    private static final String SIGN_IN = "sign-in-both";
+    private static final String ROLE = "role";
+    private static final String AWAKE = "awake";
+    private static final String BESIDE_ROUTER = " beside the router";
 
     private Scripts() {}
 
-    /** @param networkName of the house's Wi-Fi, for the instructions */
-    public static Script of(PairingMethod.Way way, DeviceModel model, String networkName) {
-        return way == PairingMethod.Way.HOTSPOT ? hotspot(model, networkName) : byGuide(way, model);
+    public static Script of(Way way, Setting setting) {
+        Pieces pieces = new Pieces(way, setting);
+        switch (way) {
+            case HOTSPOT -> hotspot(pieces);
+            case PHONE_CODE -> phoneCode(pieces);
+            case STICKER -> broadcast(pieces, true);
+            case MANUAL_ID -> {
+                if (hasPort(setting.device())) {
+                    cabled(pieces, Found.BY_ID);
+                } else {
+                    broadcast(pieces, false);
+                }
+            }
+            case WIRED -> cabled(pieces, Found.BY_APP);
+            case SEARCH -> cabled(pieces, Found.BY_SEARCH);
+            case BROWSER -> cabled(pieces, Found.BY_BROWSER);
+            case PUSH_BUTTON -> pushButton(pieces);
+            case HUB_BUTTON -> hubButton(pieces);
+            case SAME_ACCOUNT -> sameAccount(pieces);
+        }
+        pieces.close();
+        return pieces.script();
+    }
+
+    /** For a camera in a house of this network, everything else as usual. */
+    public static Script of(Way way, DeviceModel model, String networkName) {
+        return of(way, Setting.of(model, networkName));
     }
 
     /** The name that a model's own network starts with. */
-    public static String hotspotName(DeviceModel model) {
-        return (model.setUp().hotspotPrefix() == null ? model.name() + "-" : model.setUp().hotspotPrefix()) + "…";
+    public static String hotspotName(Joinable device) {
+        return (device.setUp().hotspotPrefix() == null ? device.name() + "-" : device.setUp().hotspotPrefix()) + "…";
     }
 
-    private static Script hotspot(DeviceModel model, String networkName) {
-        SetUp setUp = model.setUp();
-        String own = hotspotName(model);
-        List<Step> steps = List.of(
-                new Step(POWER, "Power it on beside the router",
-                        setUp.powerAction() + ". Stay within two metres of the router. It takes about " + setUp.bootSeconds()
-                                + " s to start; open the app's “add a camera” meanwhile.",
-                        Duration.ofSeconds(setUp.bootSeconds()), Optional.of(HandsOn.POWER_ON), Step.Form.NONE,
-                        "What does the camera show?", List.of(
-                                light(setUp, DeviceState.BOOTING, BOOT), light(setUp, DeviceState.READY, HOTSPOT),
-                                light(setUp, DeviceState.OFF, POWER), light(setUp, DeviceState.FAILED, WRONG))),
-                new Step(BOOT, "Let it start",
-                        "Nothing to press. It " + says(setUp, DeviceState.READY) + " when it is ready.",
-                        Duration.ofSeconds(setUp.bootSeconds()), Optional.empty(), Step.Form.NONE,
-                        "What does the camera show?", List.of(
-                                light(setUp, DeviceState.READY, HOTSPOT), light(setUp, DeviceState.BOOTING, BOOT),
-                                light(setUp, DeviceState.OFF, POWER)))
-                        .withPatience("Not ready after " + 3 * setUp.bootSeconds() + " s? Take its power away for ten seconds and begin again; failing that, reset it: "
-                                + lowerFirst(setUp.reset()) + "."),
-                new Step(HOTSPOT, "Put the phone on the camera's own network",
-                        "In the phone's Wi-Fi settings choose “" + own + "”. If the phone warns that there is no internet, stay connected.",
-                        Duration.ofSeconds(15), Optional.of(HandsOn.JOIN_HOTSPOT), Step.Form.NONE,
-                        "What does the phone's Wi-Fi line say?", List.of(
-                                Answer.seen("on-hotspot", "Joined to " + own, "the phone is with the camera", DETAILS),
-                                Answer.seen("went-home", "Back on " + networkName, "the phone fell back to the house", WENT_HOME),
-                                Answer.seen("not-listed", own + " is not in the list", "the camera is not waiting", LOOK))),
-                new Step(WENT_HOME, "Stop the phone from going home",
-                        "Switch auto-join off for “" + networkName + "” (do not make the phone forget it: people retype the password wrongly), switch mobile data off, then choose “"
-                                + own + "” again.",
-                        Duration.ofSeconds(25), Optional.of(HandsOn.STOP_AUTO_JOIN), Step.Form.NONE,
-                        "What does the phone's Wi-Fi line say?", List.of(
-                                Answer.seen("on-hotspot", "Joined to " + own, "the phone is with the camera", DETAILS),
-                                Answer.seen("went-home", "Back on " + networkName, "it still falls back", WENT_HOME),
-                                Answer.seen("not-listed", own + " is not in the list", "the camera is not waiting", LOOK))),
-                new Step(DETAILS, "Send the house's Wi-Fi to the camera",
-                        "In the app choose “" + networkName + "” and type its password from the sealed store, character by character. Then press send.",
-                        Duration.ofSeconds(20), Optional.of(HandsOn.SEND_DETAILS), Step.Form.NONE,
-                        "What does the camera show?", List.of(
-                                light(setUp, DeviceState.JOINING, JOINING), light(setUp, DeviceState.JOINED, HOME),
-                                light(setUp, DeviceState.READY, WRONG).failing(),
-                                Answer.seen("went-home", "The phone left " + own, "the details never arrived", WENT_HOME))),
-                new Step(JOINING, "Wait while it joins",
-                        "Leave phone and camera where they are. Ordinarily " + setUp.joinSeconds() + " s; it gives up after "
-                                + setUp.giveUpSeconds() + " s. It " + says(setUp, DeviceState.JOINED) + " when it is in.",
-                        Duration.ofSeconds(setUp.joinSeconds()), Optional.empty(), Step.Form.NONE,
-                        "What does the camera show?", List.of(
-                                light(setUp, DeviceState.JOINED, HOME), light(setUp, DeviceState.JOINING, JOINING),
-                                light(setUp, DeviceState.READY, WRONG).failing(), light(setUp, DeviceState.FAILED, WRONG).failing()))
-                        .withPatience("It gives up after " + setUp.giveUpSeconds() + " s. The waiting light coming back means that the password, or the network, did not suit: answer what you see."),
-                new Step(WRONG, "Start over with the right password",
-                        "It never joined: nearly always one wrong character in the password. Remove the half-added camera in the app, wait for the ready light, and read the password aloud while it is typed.",
-                        Duration.ofSeconds(30), Optional.of(HandsOn.REMOVE_HALF_ADDED), Step.Form.NONE,
-                        "What does the camera show?", List.of(
-                                light(setUp, DeviceState.READY, HOTSPOT), light(setUp, DeviceState.BOOTING, BOOT),
-                                light(setUp, DeviceState.FAILED, WRONG), light(setUp, DeviceState.OFF, POWER))),
-                lookAgain(setUp),
-                new Step(HOME, "Bring the phone home and look",
-                        "Put the phone back on “" + networkName + "”, auto-join on again, and open the live picture.",
-                        Duration.ofSeconds(20), Optional.of(HandsOn.PHONE_HOME), Step.Form.NONE,
-                        "What does the app show?", List.of(
-                                Answer.seen("live", "A live picture", "joined and seen", PASSWORD),
-                                Answer.seen("offline", "Camera offline", "it is not in the house's network", LOOK))),
-                password(model), sticker(model), name(), done());
-        return new Script(PairingMethod.Way.HOTSPOT, steps, formNext(), Optional.of(LOOK));
+    /** Whether a cable from the router fits it. */
+    public static boolean hasPort(Joinable device) {
+        return device.setUp().method(Way.WIRED).isPresent() || device.setUp().method(Way.BROWSER).isPresent();
     }
 
-    /** For a method whose steps are in the maker's own guide: joined first, then what every run must close with. */
-    private static Script byGuide(PairingMethod.Way way, DeviceModel model) {
-        Step guide = new Step(GUIDE, "Join it by its guide: " + way.words(),
-                model.setUp().powerAction() + ". Follow the guide's steps for joining by " + way.words() + "; it "
-                        + says(model.setUp(), DeviceState.JOINED) + " when it is in.",
-                Duration.ofSeconds(model.setUp().bootSeconds() + model.setUp().joinSeconds()), Optional.empty(), Step.Form.NONE,
-                "What does the app show?", List.of(
-                        Answer.seen("live", "A live picture", "joined and seen", PASSWORD),
-                        Answer.seen("offline", "Nothing yet", "try once more from the guide's start", GUIDE).failing()));
-        return new Script(way, List.of(guide, password(model), sticker(model), name(), done()), formNext(), Optional.empty());
+    private static void hotspot(Pieces p) {
+        String own = hotspotName(p.setting.device());
+        p.powerAndBoot(HOTSPOT, BESIDE_ROUTER);
+        List<Answer> onWifi = List.of(p.seen(Sight.ON_HOTSPOT, "Joined to " + own, "the phone is with the device", DETAILS),
+                p.seen(Sight.WENT_HOME, "Back on " + p.setting.networkName(), "the phone fell back to the house", WENT_HOME),
+                p.seen(Sight.NOT_LISTED, own + " is not in the list", "it is not waiting", Pieces.LOOK_AGAIN));
+        String join = p.setting.phone() == PhoneKind.ONE_TAP ? "In the app tap “join” and allow it: the phone goes to “" + own + "” by itself."
+                : "In the phone's Wi-Fi settings choose “" + own + "”, then come back to the app.";
+        p.step(HOTSPOT, "Put the phone on the camera's own network", join + " If the phone warns that there is no internet, stay connected.", 15, HandsOn.JOIN_HOTSPOT, "What does the phone's Wi-Fi line say?", onWifi);
+        p.step(WENT_HOME, "Stop the phone from going home", "Switch auto-join off for " + p.network() + " (do not make the phone forget it: people retype the password wrongly), switch mobile data off, then choose “"
+                + own + "” again.", 25, HandsOn.STOP_AUTO_JOIN, "What does the phone's Wi-Fi line say?", onWifi);
+        p.step(DETAILS, "Send the house's Wi-Fi to the camera", "In the app choose " + p.network() + " and type its password from the sealed store, character by character. Then press send.", 20, HandsOn.SEND_DETAILS,
+                "What does it show?", List.of(p.light(DeviceState.JOINING, Pieces.JOINING), p.light(DeviceState.JOINED, Pieces.LIVE), p.light(DeviceState.READY, Pieces.WRONG).failing(),
+                        p.seen(Sight.WENT_HOME, "The phone left " + own, "the details never arrived", WENT_HOME)));
+        p.joining(HOTSPOT);
+        p.ownersWordAndReset(HOTSPOT);
+        p.lookAgain(HOTSPOT);
+        live(p, "Bring the phone home and look", "Put the phone back on " + p.network() + ", auto-join on again, and open the live picture.", HandsOn.PHONE_HOME);
     }
 
-    private static Map<String, String> formNext() {
-        return Map.of(PASSWORD, STICKER, STICKER, NAME, NAME, Script.DONE);
+    private static void phoneCode(Pieces p) {
+        PairingLimits limits = p.setUp.limits();
+        p.powerAndBoot(MAKE_CODE, BESIDE_ROUTER);
+        p.step(MAKE_CODE, "Make the code on the phone", "In the app choose " + p.network() + " and type its password from the sealed store. Screen at full brightness, dark mode off: a long password makes small squares.",
+                30, HandsOn.MAKE_CODE, "What does the phone show?", List.of(p.seen(Sight.CODE_SHOWN, "A square code", "ready to be held up", SHOW_CODE)));
+        List<Answer> answers = new ArrayList<>(List.of(p.light(DeviceState.JOINING, Pieces.JOINING), p.light(DeviceState.JOINED, Pieces.LIVE), p.light(DeviceState.READY, Pieces.LOOK_OVER).failing()));
+        p.lightIfTold(answers, DeviceState.LISTENING, SHOW_CODE);
+        p.step(SHOW_CODE, "Hold the code before the lens", "From " + limits.codeFromCm() + " to " + limits.codeToCm() + " cm, flat to the lens, no lamp reflected in it. Draw it slowly away until it answers.", 20, HandsOn.SHOW_CODE,
+                "What does it show?", answers);
+        p.patience("No answer within 20 s? Nearer or farther by a hand's width, and the screen wiped.");
+        p.joining(MAKE_CODE);
+        p.ownersWordAndReset(MAKE_CODE);
+        p.lookAgain(MAKE_CODE);
+        live(p);
     }
 
-    private static Step lookAgain(SetUp setUp) {
-        return new Step(LOOK, "Look at the camera's light", "Shade it with a hand and watch it for four seconds. Its light says where it is.",
-                Duration.ofSeconds(10), Optional.empty(), Step.Form.NONE, "Which is it?", List.of(
-                        light(setUp, DeviceState.READY, HOTSPOT), light(setUp, DeviceState.BOOTING, BOOT),
-                        light(setUp, DeviceState.JOINING, JOINING), light(setUp, DeviceState.JOINED, HOME),
-                        light(setUp, DeviceState.FAILED, WRONG), light(setUp, DeviceState.OFF, POWER)));
+    private static void broadcast(Pieces p, boolean byScan) {
+        String begin = byScan ? SCAN : TYPE_ID;
+        p.powerAndBoot(begin, BESIDE_ROUTER);
+        if (byScan) {
+            p.step(SCAN, "Scan its sticker", "The whole code in the frame, straight over it. It is " + p.setUp.stickerPlace() + ".", 15, HandsOn.SCAN_STICKER, "What does the app say?",
+                    List.of(p.seen(Sight.SCANNED, "It knows the device", "go on", BROADCAST), p.seen(Sight.NOT_SCANNED, "It will not scan, or the sticker is lost", "the printed ID does as well", TYPE_ID)));
+        }
+        p.step(TYPE_ID, "Type the printed ID", "From the label, the guide or the box. Zero and O, one and I look alike: read it sign by sign.", 40, HandsOn.TYPE_ID, "What does the app say?",
+                List.of(p.seen(Sight.ID_TAKEN, "It knows the device", "go on", BROADCAST), p.seen(Sight.ID_UNKNOWN, "There is no such device", "misread: compare every sign", TYPE_ID).failing()));
+        List<Answer> answers = new ArrayList<>(List.of(p.light(DeviceState.JOINING, Pieces.JOINING), p.light(DeviceState.JOINED, Pieces.LIVE)));
+        p.lightIfTold(answers, DeviceState.LISTENING, Pieces.JOINING);
+        answers.add(p.light(DeviceState.READY, Pieces.LOOK_OVER).failing());
+        p.step(BROADCAST, "Send it over the air", "Phone beside the device, on " + p.network() + " at 2.4 GHz. Type the password from the sealed store and send; it listens for " + p.setUp.limits().windowSeconds() + " s.", 30,
+                HandsOn.BROADCAST, "What does it show?", answers);
+        p.joining(BROADCAST);
+        p.ownersWordAndReset(begin);
+        p.lookAgain(begin);
+        live(p);
     }
 
-    private static Step password(DeviceModel model) {
-        return new Step(PASSWORD, "Change the camera's own password",
-                "In the app: camera settings, security. It takes " + model.passwordRule().words()
-                        + ". Type here what you set there; it goes into the sealed store.",
-                Duration.ofSeconds(60), Optional.empty(), Step.Form.DEVICE_PASSWORD, "", List.of());
+    private enum Found { BY_APP, BY_SEARCH, BY_BROWSER, BY_ID }
+
+    private static void cabled(Pieces p, Found found) {
+        boolean fixedAddress = p.setting.address().isPresent() && found != Found.BY_ID;
+        p.powerAndBoot(CABLE, BESIDE_ROUTER);
+        String find = found == Found.BY_ID ? TYPE_ID : SEARCH;
+        p.step(CABLE, "Cable from the router to it", "Into a port of the house's own router, not of a guest network. Its port light comes on.", 20, HandsOn.PLUG_CABLE, "What do you see?",
+                List.of(p.seen(Sight.PUT_RIGHT, "The cable is in", "go on", find)));
+        String lost = fixedAddress ? OWN_ADDRESS : Pieces.LOOK_OVER;
+        switch (found) {
+            case BY_ID -> p.step(TYPE_ID, "Type its ID and first password", "From the label; zero and O, one and I look alike. Both go into the app, sign by sign.", 40, HandsOn.TYPE_ID, "What does the app say?",
+                    List.of(p.seen(Sight.ID_TAKEN, "It knows the device", "go on", Pieces.LOG_IN), p.seen(Sight.ID_UNKNOWN, "There is no such device", "misread: compare every sign", TYPE_ID).failing()));
+            case BY_BROWSER -> p.step(SEARCH, "Find its address", "On the computer, in the router's list of devices or by the maker's search.", 40, HandsOn.SEARCH, "Is it listed?", found(p, lost));
+            case BY_APP, BY_SEARCH -> p.step(SEARCH, "Let the app search the network", "Phone on " + p.network() + ". The app lists what answers.", 30, HandsOn.SEARCH, "Is it listed?", found(p, lost));
+        }
+        if (fixedAddress) {
+            p.step(OWN_ADDRESS, "Visit it at its own address", p.setting.address().orElseThrow(), 180, HandsOn.VISIT_ADDRESS, "Does it answer?",
+                    List.of(p.seen(Sight.FOUND, "It answers, and is set to automatic", "it is in the house's range now", Pieces.LOG_IN), p.seen(Sight.NOT_FOUND, "Nothing answers", "look at the cable", Pieces.LOOK_OVER).failing()));
+        }
+        String region = found == Found.BY_BROWSER ? " Region and picture standard first, then clock and zone." : "";
+        p.step(Pieces.LOG_IN, "Log in to it", "With its first password, from the sealed store or the label." + region, 30, HandsOn.LOG_IN, "What does it say?",
+                List.of(p.seen(Sight.LOGGED_IN, "It lets you in", "go on", DETAILS), p.seen(Sight.REFUSED, "Wrong password", "somebody changed it before", p.whenRefused())));
+        p.step(DETAILS, "Choose the Wi-Fi", "From the list that it sees choose " + p.network() + " and type its password from the sealed store. It then restarts for " + p.setUp.limits().restartSeconds() + " s.", 30,
+                HandsOn.SEND_DETAILS, "What does it show?", List.of(p.light(DeviceState.JOINING, RESTART), p.light(DeviceState.JOINED, PULL), p.light(DeviceState.READY, Pieces.WRONG).failing()));
+        p.step(RESTART, "Leave the cable in while it restarts", "Count it down: " + p.setUp.limits().restartSeconds() + " s, then up to " + p.setUp.joinSeconds() + " s more. Pulled early, it begins from the start.",
+                p.setUp.limits().restartSeconds() + p.setUp.joinSeconds(), HandsOn.WAIT_RESTART, "What does it show?",
+                List.of(p.light(DeviceState.JOINED, PULL), p.light(DeviceState.JOINING, RESTART), p.light(DeviceState.READY, Pieces.WRONG).failing(), p.light(DeviceState.FAILED, Pieces.WRONG).failing(),
+                        p.seen(Sight.RESTART_CUT, "The cable came out", "put it back and begin again", CABLE).failing()));
+        p.step(PULL, "Pull the cable", "It " + p.says(DeviceState.JOINED) + " on, now by Wi-Fi alone.", 15, HandsOn.PULL_CABLE, "What does it show?",
+                List.of(p.light(DeviceState.JOINED, Pieces.LIVE), p.light(DeviceState.JOINING, PULL), p.light(DeviceState.READY, CABLE).failing(), p.light(DeviceState.FAILED, CABLE).failing()));
+        wrongOnCable(p);
+        p.lookOver(CABLE);
+        p.forgotten(CABLE);
+        lookAgainCabled(p);
+        live(p);
     }
 
-    private static Step sticker(DeviceModel model) {
-        return new Step(STICKER, "Keep the sticker",
-                "The code sticker is " + model.setUp().stickerPlace() + ". Write down the serial and say where the sticker is kept.",
-                Duration.ofSeconds(45), Optional.empty(), Step.Form.STICKER, "", List.of());
+    /** Not to be found is no failure of a device that comes with an address outside the house. */
+    private static List<Answer> found(Pieces p, String lost) {
+        Answer no = p.seen(Sight.NOT_FOUND, "No", "another range, kept apart, or the cable", lost);
+        return List.of(p.seen(Sight.FOUND, "Yes", "go on", Pieces.LOG_IN), lost.equals(OWN_ADDRESS) ? no : no.failing());
     }
 
-    private static Step name() {
-        return new Step(NAME, "Name it so that anyone in the house knows which it is",
-                "Short, easily spoken, no second one like it in the house. Give it the same name in the app.",
-                Duration.ofSeconds(30), Optional.empty(), Step.Form.NAME, "", List.of());
+    private static void wrongOnCable(Pieces p) {
+        p.step(Pieces.WRONG, "It did not join the Wi-Fi", "Nearly always one wrong character in the password. The cable back in, the device back at its ready light, the password read aloud.", 30, HandsOn.PLUG_CABLE,
+                "What does it show?", List.of(p.light(DeviceState.READY, Pieces.LOOK_OVER), p.light(DeviceState.BOOTING, Pieces.BOOT), p.light(DeviceState.JOINING, RESTART), p.light(DeviceState.JOINED, PULL),
+                        p.light(DeviceState.FAILED, Pieces.OWNERS_WORD), p.light(DeviceState.OFF, Pieces.NO_LIGHT)));
     }
 
-    private static Step done() {
-        return new Step(Script.DONE, "Joined, secured and named", "Next it is held at its place, before any hole is drilled.",
-                Duration.ZERO, Optional.empty(), Step.Form.NONE, "", List.of());
+    private static void lookAgainCabled(Pieces p) {
+        p.step(Pieces.LOOK_AGAIN, "Look at its light", "Shade it with a hand and watch it for four seconds. Its light says where it is.", 10, null, "Which is it?",
+                List.of(p.light(DeviceState.READY, CABLE), p.light(DeviceState.BOOTING, Pieces.BOOT), p.light(DeviceState.JOINING, RESTART), p.light(DeviceState.JOINED, PULL), p.light(DeviceState.FAILED, Pieces.OWNERS_WORD),
+                        p.light(DeviceState.OFF, Pieces.NO_LIGHT)));
     }
 
-    private static Answer light(SetUp setUp, DeviceState state, String next) {
-        return Answer.light(state.name().toLowerCase(Locale.ROOT), setUp.cues().get(state), state.words(), next);
+    private static void pushButton(Pieces p) {
+        p.powerAndBoot(ROUTER_BUTTON, BESIDE_ROUTER);
+        p.step(ROUTER_BUTTON, "Press the router's button", "Until its light blinks. From then on there are two minutes; stand so that you reach both.", 10, HandsOn.PRESS_ROUTER_BUTTON, "What does the router do?",
+                List.of(p.seen(Sight.ROUTER_LISTENS, "Its light blinks", "it listens for two minutes", PRESS_PAIR), p.seen(Sight.ROUTER_DEAF, "Nothing", "push-button set-up is off", "button-on").failing()));
+        pressPair(p, "Press its button at once", "Within two minutes of the router's. It " + p.says(DeviceState.LISTENING) + ", then joins.");
+        p.joining(ROUTER_BUTTON);
+        p.ownersWordAndReset(ROUTER_BUTTON);
+        p.lookAgain(ROUTER_BUTTON);
+        live(p);
     }
 
-    private static String lowerFirst(String sentence) {
-        return Character.toLowerCase(sentence.charAt(0)) + sentence.substring(1);
+    private static void hubButton(Pieces p) {
+        p.powerAndBoot(HUB, ", its cover off");
+        String hub = p.setting.hub().map(model -> model.fullName()).orElse("hub");
+        p.step(HUB, "Look at the hub", "The " + hub + " has to be online before its cameras.", 5, HandsOn.CHECK_HUB, "What does the hub show?",
+                List.of(p.seen(Sight.HUB_ONLINE, "It is online", "go on", HUB_BUTTON), p.seen(Sight.HUB_OFFLINE, "It is not", "the hub first", HUB_FIRST)));
+        p.step(HUB_FIRST, "The hub first", "Join the " + hub + " by a run of its own, by cable or by its hotspot. This run waits here.", 300, HandsOn.CHECK_HUB, "What does the hub show?",
+                List.of(p.seen(Sight.HUB_ONLINE, "It is online now", "go on", HUB_BUTTON), p.seen(Sight.HUB_OFFLINE, "Not yet", "keep this run waiting", HUB_FIRST)));
+        p.step(HUB_BUTTON, "Press pair on the hub", "Its light changes while it listens, about " + p.setting.hub().map(model -> model.setUp().limits().windowSeconds()).orElse(120) + " s.", 10, HandsOn.PRESS_HUB_BUTTON, "What does the hub do?",
+                List.of(p.seen(Sight.HUB_LISTENS, "It listens", "go on", PRESS_PAIR), p.seen(Sight.HUB_FULL, "It says that it is full", "no room for one more", HUB_FULL)));
+        p.step(HUB_FULL, "Make room on the hub", "It takes " + p.setting.hub().map(model -> String.valueOf(model.camerasMax())).orElse("only so many") + " cameras. Let the owner choose one to take out, or use a second hub.", 60,
+                HandsOn.REMOVE_HALF_ADDED, "Is there room?", List.of(p.seen(Sight.PUT_RIGHT, "There is", "go on", HUB_BUTTON)));
+        pressPair(p, "Press the button inside its bay", "Within " + p.range() + " of the hub, the cover still off: the button is inside. Wait for the chime.");
+        p.joining(HUB);
+        p.ownersWordAndReset(HUB);
+        p.lookAgain(HUB);
+        live(p);
     }
 
-    private static String says(SetUp setUp, DeviceState state) {
-        Cue cue = setUp.cues().get(state);
-        String light = "shows “" + cue.words().toLowerCase(Locale.ROOT) + "”";
-        return cue.voice() == null ? light : light + " and says “" + cue.voice() + "”";
+    private static void pressPair(Pieces p, String title, String instruction) {
+        List<Answer> answers = new ArrayList<>(List.of(p.light(DeviceState.JOINING, Pieces.JOINING), p.light(DeviceState.JOINED, Pieces.LIVE)));
+        p.lightIfTold(answers, DeviceState.LISTENING, Pieces.JOINING);
+        answers.add(p.light(DeviceState.READY, Pieces.LOOK_OVER).failing());
+        p.step(PRESS_PAIR, title, instruction, p.setUp.joinSeconds(), HandsOn.PRESS_PAIR, "What does it show?", answers);
+    }
+
+    private static void sameAccount(Pieces p) {
+        p.powerAndBoot(SIGN_IN, "");
+        p.step(SIGN_IN, "The same app and account on both phones", "The householder's account, on the phone they carry and on the spare one. Allow camera and microphone on the spare one.", 90, HandsOn.SIGN_IN_BOTH, "Is it so?",
+                List.of(p.seen(Sight.PUT_RIGHT, "Both are signed in", "go on", ROLE)));
+        p.step(ROLE, "The spare phone is the camera", "The app asks for its role: camera on the spare phone, viewer on the other.", 15, HandsOn.CHOOSE_ROLE, "What does the spare phone say?",
+                List.of(p.seen(Sight.CAMERA_ROLE, p.setUp.cue(DeviceState.JOINED).voice() == null ? "It is the camera" : p.setUp.cue(DeviceState.JOINED).voice(), "go on", AWAKE),
+                        p.seen(Sight.VIEWER_ROLE, "It has become a viewer", "sign it out and choose again", ROLE).failing()));
+        p.step(AWAKE, "Keep it awake", "Plugged in, dimmed, power saving off for the app, started by itself after a power cut, screen locked to the app.", 60, HandsOn.KEEP_AWAKE, "Is it so?",
+                List.of(p.seen(Sight.KEPT_AWAKE, "All of it", "go on", Pieces.LIVE)));
+        p.ownersWordAndReset(SIGN_IN);
+        p.step(Pieces.LOOK_AGAIN, "Look at its screen", "What does it say?", 10, null, "Which is it?", List.of(p.light(DeviceState.READY, SIGN_IN), p.light(DeviceState.BOOTING, Pieces.BOOT),
+                p.light(DeviceState.JOINED, Pieces.LIVE), p.light(DeviceState.FAILED, ROLE), p.light(DeviceState.OFF, Pieces.NO_LIGHT)));
+        live(p);
+    }
+
+    private static void live(Pieces p) {
+        live(p, "Look at the live picture", "In the app, phone on " + p.network() + ".", HandsOn.LOOK_LIVE);
+    }
+
+    private static void live(Pieces p, String title, String instruction, HandsOn act) {
+        p.step(Pieces.LIVE, title, instruction, 20, act, "What does the app show?",
+                List.of(p.seen(Sight.LIVE, p.setting.device() instanceof DeviceModel ? "A live picture" : "It is online", "joined and seen", Pieces.PASSWORD),
+                        p.seen(Sight.OFFLINE, "Offline", "it is not in the house's network", Pieces.LOOK_AGAIN)));
     }
 }

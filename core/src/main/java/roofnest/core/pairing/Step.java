@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 
 import roofnest.core.catalogue.HandsOn;
+import roofnest.core.catalogue.Sight;
 
 /**
  * One screen of a run.
@@ -20,7 +21,7 @@ public record Step(
         String id, String title, String instruction, Duration expected, Optional<HandsOn> act, Form form,
         String question, List<Answer> answers, Optional<String> patience) {
     /** What has to be typed at a step before it is done. */
-    public enum Form { NONE, DEVICE_PASSWORD, STICKER, NAME }
+    public enum Form { NONE, DEVICE_PASSWORD, OWNERS_WORD, SETTLE, STICKER, NAME }
 
     Step(
             String id, String title, String instruction, Duration expected, Optional<HandsOn> act, Form form, String question,
@@ -37,6 +38,13 @@ public record Step(
         if ((form == Form.NONE) == answers.isEmpty() && !id.equals(Script.DONE)) {
             throw new IllegalArgumentException("step " + id + " needs either answers or something to type");
         }
+    }
+
+    /** The same step, the answer of that sight leading elsewhere. */
+    Step leading(Sight sight, String next) {
+        List<Answer> led = answers.stream().map(answer -> answer.sight().filter(sight::equals).isEmpty() ? answer
+                : new Answer(answer.id(), answer.label(), answer.meaning(), answer.cue(), answer.state(), answer.sight(), next, answer.failure())).toList();
+        return new Step(id, title, instruction, expected, act, form, question, led, patience);
     }
 
     public Optional<Answer> answer(String answerId) {

@@ -1,0 +1,20 @@
+package roofnest.core.catalogue;
+
+import roofnest.core.lang.Worded;
+
+/** The two families of phones, by what their apps may do. */
+public enum PhoneKind implements Worded {
+    ONE_TAP("its app joins a camera's network by one tap"),
+    THROUGH_SETTINGS("a camera's network is joined through its settings, and back");
+
+    private final String words;
+
+    PhoneKind(String words) {
+        this.words = words;
+    }
+
+    @Override
+    public String words() {
+        return words;
+    }
+}
