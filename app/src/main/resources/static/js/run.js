@@ -18,6 +18,27 @@ export function startRun() {
   });
   countdown(document.querySelector("[data-countdown]"));
   startBench();
+  followOthers(step, document.querySelector("[data-count]")?.dataset.count);
+}
+
+/** Another person on the same run: their step is shown as soon as it is stored, unless something is being typed here. */
+function followOthers(step, address) {
+  if (!address) {
+    return;
+  }
+  setInterval(async () => {
+    if (document.hidden || isTyping(document.activeElement)) {
+      return;
+    }
+    try {
+      const response = await fetch(address, { headers: { Accept: "application/json" } });
+      if (response.ok && (await response.json()).events !== Number(step.dataset.events)) {
+        location.reload();
+      }
+    } catch {
+      // The connection is tried again at the next turn.
+    }
+  }, 4000);
 }
 
 function startBench() {
@@ -30,11 +51,12 @@ function countdown(box) {
     return;
   }
   const expected = Number(box.dataset.expected);
-  const start = performance.now() - Number(box.dataset.elapsed) * 1000;
+  const speed = Number(box.dataset.speed || 1);
+  const start = performance.now() - Number(box.dataset.elapsed) * 1000 / speed;
   const bar = box.querySelector(".time-bar");
   const words = box.querySelector("[role=timer]");
   const tick = () => {
-    const elapsed = (performance.now() - start) / 1000;
+    const elapsed = speed * (performance.now() - start) / 1000;
     bar.setAttribute("width", String(Math.min(600, 600 * elapsed / expected)));
     words.textContent = elapsed > expected ? `${clock(elapsed)}, usually ${clock(expected)}` : `${clock(elapsed)} of about ${clock(expected)}`;
     bar.classList.toggle("over", elapsed > expected);

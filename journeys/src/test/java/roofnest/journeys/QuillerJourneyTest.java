@@ -93,19 +93,22 @@ class QuillerJourneyTest {
         run.see("Joined to").stands("Send the house's Wi-Fi to the camera").hands();
         run.see("Amber, quick").stands("Wait while it joins").timePasses();
         assertThat(run.benchLight()).hasText("Amber, slow");
-        run.see("Amber, slow").stands("Start over with the right password").hands();
+        run.see("Amber, slow").stands("Start over, the password read aloud").hands();
+        run.see("Amber, slow").stands("Look it over before the next try").hands().see("Nothing odd");
 
-        run.see("Amber, slow").hands().see("Joined to").hands().key("1");
+        run.hands().see("Joined to").hands().key("1");
         run.stands("Wait while it joins").timePasses();
         assertThat(run.benchLight()).hasText("Green, steady");
         run.see("Green, steady").stands("Bring the phone home and look").hands();
         assertThat(run.phone()).containsText("Live picture");
-        run.see("A live picture").stands("Change the camera's own password");
+        run.see("A live picture").stands("Change its own password");
 
-        run.type("devicePassword", "post1234").done().stands("Change the camera's own password");
+        run.type("devicePassword", "post1234").done().stands("Change its own password");
         assertThat(run.page().getByText("This is the password it came with")).isVisible();
         assertThat(run.value("devicePassword")).isEqualTo("post1234");
         run.type("devicePassword", "Heron-31-weir").done();
+        run.stands("Start the firmware update").hands().timePasses().see("Up to date");
+        run.stands("Set its clock").type("firmware", "2.4.1").tick("clockSet").done();
         run.stands("Keep the sticker").type("serial", "PO-90017-Q").type("stickerKept", "under the base plate, pictured").done();
         run.stands("Name it so that anyone in the house knows which it is");
         assertThat(run.value("cameraName")).isEqualTo("Stairs eye");

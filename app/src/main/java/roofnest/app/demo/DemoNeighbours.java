@@ -178,8 +178,12 @@ class DemoNeighbours {
         runs.skipAhead(ref, run);
         runs.answer(ref, run, "joining", "joined");
         runs.handsOn(ref, run);
-        runs.answer(ref, run, "phone-home", "live");
+        runs.answer(ref, run, "live", "live");
         runs.fill(ref, run, "password", new Form(Map.of("devicePassword", "Lamp-" + serial.substring(3, 8) + "-oak")));
+        runs.handsOn(ref, run);
+        runs.skipAhead(ref, run);
+        runs.answer(ref, run, "update", "updated");
+        runs.fill(ref, run, "settle", new Form(Map.of("firmware", "2.4.1", "clockSet", "true")));
         runs.fill(ref, run, "sticker", new Form(Map.of("serial", serial, "stickerKept", "inside the guide, in the kitchen drawer")));
         runs.fill(ref, run, "name", new Form(Map.of("cameraName", name)));
     }

@@ -1,8 +1,11 @@
 package roofnest.app.pair;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,6 +18,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 import jakarta.servlet.http.HttpServletResponse;
@@ -25,14 +29,22 @@ import roofnest.app.survey.CameraRepository;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
 import roofnest.app.web.HouseholdRef;
+import roofnest.core.catalogue.Cue;
+import roofnest.core.catalogue.Joinable;
 import roofnest.core.catalogue.PairingMethod;
-import roofnest.core.pairing.Step;
+import roofnest.core.catalogue.PhoneKind;
+import roofnest.core.pairing.Attention;
+import roofnest.core.pairing.Meanwhile;
+import roofnest.core.pairing.MethodOrder;
+import roofnest.core.pairing.StateBelief;
 import roofnest.core.promise.Stage;
 import roofnest.standins.Fault;
 
 /** Runs: the list at Pair, and one step a page. */
 @Controller
 class PairController {
+    private static final Duration WORTH_USING = Duration.ofSeconds(15);
+
     private final Frames frames;
     private final Runs runs;
     private final CameraRepository cameras;
@@ -47,23 +59,57 @@ class PairController {
         this.clock = clock;
     }
 
-    /** A camera at Pair: its ways in, surest first, and its open run. */
-    record Waiting(CameraRepository.Record record, List<PairingMethod> ways, Optional<Long> openRun) {}
+    /** A camera at Pair: its ways in, the best first, those that are ruled out here, and its open run. */
+    record Waiting(CameraRepository.Record record, MethodOrder order, Optional<Long> openRun) {}
 
     @GetMapping("/households/{household}/pair")
-    String pair(HouseholdRef ref, Model model) {
+    String pair(HouseholdRef ref, @RequestParam(defaultValue = "THROUGH_SETTINGS") PhoneKind phone, Model model) {
         frames.frame(ref, Stage.PAIR, model);
         List<RunRepository.Run> all = runs.of(ref);
         model.addAttribute("waiting", cameras.records(ref.id()).stream().map(record -> new Waiting(
-                record, record.camera().model().setUp().methods(),
+                record, runs.order(ref, record, phone),
                 all.stream().filter(run -> run.cameraId() == record.id() && !run.finished()).map(RunRepository.Run::id).findFirst())).toList());
+        model.addAttribute("phone", phone);
+        model.addAttribute("phones", PhoneKind.values());
+        model.addAttribute("devices", devices(runs.openOnes(ref)));
         return "pair";
+    }
+
+    /** What to do now across all open runs. */
+    private List<RunView.DeviceLine> devices(List<Runs.Open> open) {
+        OffsetDateTime now = OffsetDateTime.now(clock);
+        Map<String, Long> numbers = new HashMap<>();
+        open.forEach(run -> numbers.put(run.deviceName(), run.run().id()));
+        return Attention.of(open.stream().map(run -> new Attention.Device(run.deviceName(), run.state().step(), RunView.elapsed(run.state(), now), Optional.empty())).toList()).stream()
+                .map(attention -> RunView.line(attention, numbers.get(attention.device()))).toList();
     }
 
     @PostMapping("/households/{household}/pair/runs")
     String start(HouseholdRef ref, @RequestParam("camera") long cameraId, @RequestParam PairingMethod.Way way,
-            @RequestParam(defaultValue = "false") boolean bench) {
-        return toRun(ref, runs.start(ref, cameraId, way, bench));
+            @RequestParam(defaultValue = "THROUGH_SETTINGS") PhoneKind phone, @RequestParam(defaultValue = "false") boolean bench) {
+        return toRun(ref, runs.start(ref, cameraId, way, phone, bench));
+    }
+
+    /** This way is given up for another. */
+    @PostMapping("/households/{household}/pair/runs/{run}/way")
+    String changeWay(HouseholdRef ref, @PathVariable("run") long runId, @RequestParam PairingMethod.Way way) {
+        return toRun(ref, runs.changeWay(ref, runId, way));
+    }
+
+    /** How many steps are stored, for a page that others may have left behind. */
+    @GetMapping("/households/{household}/pair/runs/{run}/count")
+    @ResponseBody
+    Map<String, Integer> count(HouseholdRef ref, @PathVariable("run") long runId) {
+        return Map.of("events", runs.open(ref, runId).events().size());
+    }
+
+    /** In which state the device is by a light and a voice that are none of the answers. */
+    @PostMapping("/households/{household}/pair/runs/{run}/seen")
+    String seen(HouseholdRef ref, @PathVariable("run") long runId, @RequestParam Cue.Light light, @RequestParam Cue.Rhythm rhythm, @RequestParam(defaultValue = "") String voice, RedirectAttributes flash) {
+        Runs.Open open = runs.open(ref, runId);
+        flash.addFlashAttribute("belief", BeliefView.of(open, OffsetDateTime.now(clock), new StateBelief.Seen(light, rhythm, voice.isBlank() ? Optional.empty() : Optional.of(voice.strip())),
+                cameras.records(ref.id()).stream().filter(record -> record.id() != open.run().cameraId()).map(record -> (Joinable) record.camera().model()).toList()));
+        return toRun(ref, runId);
     }
 
     @GetMapping("/households/{household}/pair/runs/{run}")
@@ -143,14 +189,32 @@ class PairController {
         Runs.Open open = runs.open(ref, runId);
         frames.frame(ref, Stage.PAIR, model);
         model.addAttribute("form", form);
-        model.addAttribute("run", RunView.of(open, cameras.records(ref.id()), runs.thingsToRejoin(ref), OffsetDateTime.now(clock), clock.getZone()));
-        if (open.state().step().form() == Step.Form.DEVICE_PASSWORD) {
-            model.addAttribute("suggestedPassword", runs.suggestPassword(open.model()));
-            model.addAttribute("passwordRule", open.model().passwordRule().words());
-        }
-        if (open.state().step().form() == Step.Form.NAME) {
-            model.addAttribute("suggestedName", runs.suggestName(ref, open));
-        }
+        model.addAttribute("base", ref.path() + "/pair/runs/" + runId);
+        model.addAttribute("run", RunView.of(open, OffsetDateTime.now(clock), clock.getZone()));
+        model.addAttribute("devices", lines(ref, open));
+        model.addAttribute("meanwhile", meanwhile(ref, open));
+        model.addAttribute("otherWays", open.state().changeMethod() ? runs.order(ref, open.camera().orElseThrow(), open.run().phone()).ways().stream().filter(way -> way.way() != open.run().way()).toList() : List.of());
+        RunPage.addForm(model, open, () -> runs.suggestPassword(open.device()), () -> runs.suggestName(ref, open));
         return "run";
+    }
+
+    /** Open runs first, in the order in which they want hands; then the cameras without one. */
+    private List<RunView.DeviceLine> lines(HouseholdRef ref, Runs.Open here) {
+        List<RunView.DeviceLine> lines = new ArrayList<>(devices(runs.openOnes(ref)));
+        for (CameraRepository.Record record : cameras.records(ref.id())) {
+            if (lines.stream().noneMatch(line -> line.name().equals(record.camera().name()))) {
+                lines.add(new RunView.DeviceLine(record.camera().name(), record.camera().ownPassword() ? "joined, own password" : record.camera().joined() ? "joined, still on its factory password" : "waiting its turn",
+                        record.camera().joined() ? "done" : "waiting", 0, 0));
+            }
+        }
+        return lines;
+    }
+
+    private List<String> meanwhile(HouseholdRef ref, Runs.Open open) {
+        if (open.state().step().expected().compareTo(WORTH_USING) < 0) {
+            return List.of();
+        }
+        List<String> waiting = cameras.records(ref.id()).stream().filter(record -> !record.camera().joined() && record.id() != open.run().cameraId()).map(record -> record.camera().name()).toList();
+        return Meanwhile.of(open.camera().orElseThrow().serial() != null, open.device().setUp().stickerPlace(), waiting, runs.thingsToRejoin(ref));
     }
 }

@@ -8,14 +8,19 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
 import roofnest.core.catalogue.HandsOn;
 import roofnest.core.catalogue.PairingMethod;
+import roofnest.core.catalogue.PhoneKind;
+import roofnest.core.pairing.MethodOrder;
 import roofnest.core.pairing.RunEvent;
 import roofnest.standins.BenchAct;
 import roofnest.standins.Fault;
@@ -23,6 +28,9 @@ import roofnest.standins.Fault;
 /** Runs, their events and the acts on their benches. Events and acts are only ever added. */
 @Repository
 class RunRepository {
+    /** A run that took longer was left lying, and says nothing of its way. */
+    private static final double LEFT_LYING_MINUTES = 120;
+
     private final JdbcClient jdbc;
     private final Clock clock;
 
@@ -32,30 +40,57 @@ class RunRepository {
     }
 
     record Run(
-            long id, long cameraId, PairingMethod.Way way, String networkName, boolean bench, OffsetDateTime startedAt, String startedBy,
-            OffsetDateTime finishedAt) {
+            long id, long cameraId, PairingMethod.Way way, PhoneKind phone, String networkName, boolean bench, OffsetDateTime startedAt, String startedBy,
+            OffsetDateTime finishedAt, boolean givenUp, int part) {
         boolean finished() {
             return finishedAt != null;
         }
     }
 
-    /** Acts with the moment at which the newest was stored, for reading the bench's clock. */
-    record Acts(List<BenchAct> acts, Optional<OffsetDateTime> newestStoredAt) {
+    /** Acts with the moments at which they were stored, for reading the bench's clock. */
+    record Acts(List<BenchAct> acts, List<OffsetDateTime> storedAt) {
         long clockMs(OffsetDateTime now) {
-            if (acts.isEmpty()) {
-                return 0;
+            return clockMs(now, 1);
+        }
+
+        /** @param speed virtual seconds to a real one */
+        long clockMs(OffsetDateTime now, int speed) {
+            long clock = 0;
+            for (int i = 0; i < acts.size() && !storedAt.get(i).isAfter(now); i++) {
+                clock = acts.get(i).atMs() + speed * Duration.between(storedAt.get(i), now).toMillis();
             }
-            long since = newestStoredAt.map(stored -> Duration.between(stored, now).toMillis()).orElse(0L);
-            return acts.get(acts.size() - 1).atMs() + Math.max(0, since);
+            return clock;
         }
     }
 
-    long start(long householdId, long cameraId, PairingMethod.Way way, String networkName, boolean bench, String by) {
+    /** Part of a set exercise. */
+    long startPart(long rehearsalId, int part, PairingMethod.Way way, PhoneKind phone, String networkName, String by) {
         return jdbc.sql("""
-                insert into run (household_id, camera_id, way, network_name, bench, started_at, started_by)
-                values (:householdId, :cameraId, :way, :networkName, :bench, :now, :by)
+                insert into run (rehearsal_id, part, way, phone, network_name, bench, started_at, started_by)
+                values (:rehearsal, :part, :way, :phone, :networkName, true, :now, :by)
                 returning id
                 """)
+                .param("rehearsal", rehearsalId)
+                .param("part", part)
+                .param("way", way.name())
+                .param("phone", phone.name())
+                .param("networkName", networkName)
+                .param("now", OffsetDateTime.now(clock))
+                .param("by", by)
+                .query(Long.class).single();
+    }
+
+    List<Run> ofRehearsal(long rehearsalId) {
+        return jdbc.sql("select * from run where rehearsal_id = :id order by id").param("id", rehearsalId).query(RunRepository::run).list();
+    }
+
+    long start(long householdId, long cameraId, PairingMethod.Way way, PhoneKind phone, String networkName, boolean bench, String by) {
+        return jdbc.sql("""
+                insert into run (household_id, camera_id, way, phone, network_name, bench, started_at, started_by)
+                values (:householdId, :cameraId, :way, :phone, :networkName, :bench, :now, :by)
+                returning id
+                """)
+                .param("phone", phone.name())
                 .param("householdId", householdId)
                 .param("cameraId", cameraId)
                 .param("way", way.name())
@@ -91,6 +126,38 @@ class RunRepository {
                 .param("now", OffsetDateTime.now(clock))
                 .param("id", runId)
                 .update();
+    }
+
+    /** The way is given up for another. */
+    void giveUp(long runId) {
+        jdbc.sql("update run set finished_at = :now, given_up_at = :now where id = :id and finished_at is null")
+                .param("now", OffsetDateTime.now(clock))
+                .param("id", runId)
+                .update();
+    }
+
+    /** How the firm's real runs with a model went, by way. */
+    Map<PairingMethod.Way, MethodOrder.Log> log(long firmId, String modelKey, PhoneKind phone) {
+        record Done(PairingMethod.Way way, boolean worked, boolean sameFamily, double minutes) {}
+        Map<PairingMethod.Way, List<Done>> byWay = jdbc.sql("""
+                select run.way, run.given_up_at is null as worked, run.phone = :phone as same_family,
+                       extract(epoch from run.finished_at - run.started_at) / 60 as minutes
+                from run
+                join camera on camera.id = run.camera_id
+                join household on household.id = run.household_id
+                where household.firm_id = :firm and camera.model_key = :model and run.finished_at is not null and not run.bench
+                """)
+                .param("firm", firmId)
+                .param("model", modelKey)
+                .param("phone", phone.name())
+                .query((row, n) -> new Done(PairingMethod.Way.valueOf(row.getString("way")), row.getBoolean("worked"), row.getBoolean("same_family"), row.getDouble("minutes"))).list()
+                .stream().collect(Collectors.groupingBy(Done::way));
+        Map<PairingMethod.Way, MethodOrder.Log> logs = new EnumMap<>(PairingMethod.Way.class);
+        byWay.forEach((way, done) -> logs.put(way, new MethodOrder.Log(
+                new MethodOrder.Counts((int) done.stream().filter(Done::worked).count(), (int) done.stream().filter(each -> !each.worked()).count()),
+                new MethodOrder.Counts((int) done.stream().filter(each -> each.worked() && each.sameFamily()).count(), (int) done.stream().filter(each -> !each.worked() && each.sameFamily()).count()),
+                done.stream().filter(each -> each.worked() && each.minutes() <= LEFT_LYING_MINUTES).map(Done::minutes).toList())));
+        return logs;
     }
 
     List<RunEvent> events(long runId) {
@@ -141,13 +208,12 @@ class RunRepository {
         List<Stored> stored = jdbc.sql("select kind, what, at_ms, stored_at from bench_act where run_id = :runId order by seq")
                 .param("runId", runId)
                 .query((row, n) -> new Stored(act(row), row.getObject("stored_at", OffsetDateTime.class))).list();
-        return new Acts(stored.stream().map(Stored::act).toList(),
-                stored.isEmpty() ? Optional.empty() : Optional.of(stored.get(stored.size() - 1).at()));
+        return new Acts(stored.stream().map(Stored::act).toList(), stored.stream().map(Stored::at).toList());
     }
 
     void add(long runId, BenchAct act) {
         String kind = act instanceof BenchAct.Hands ? "HANDS" : act instanceof BenchAct.Set ? "FAULT" : "WAITED";
-        String what = act instanceof BenchAct.Hands hands ? hands.act().name() : act instanceof BenchAct.Set set ? set.fault().name() : null;
+        String what = act instanceof BenchAct.Hands hands ? hands.act().name() + " " + hands.way().name() : act instanceof BenchAct.Set set ? set.fault().name() : null;
         jdbc.sql("""
                 insert into bench_act (run_id, seq, kind, what, at_ms, stored_at)
                 select :runId, coalesce(max(seq), 0) + 1, :kind, :what, :atMs, :now
@@ -164,10 +230,16 @@ class RunRepository {
     private static BenchAct act(ResultSet row) throws SQLException {
         long atMs = row.getLong("at_ms");
         return switch (row.getString("kind")) {
-            case "HANDS" -> new BenchAct.Hands(atMs, HandsOn.valueOf(row.getString("what")));
+            case "HANDS" -> hands(atMs, row.getString("what"));
             case "FAULT" -> new BenchAct.Set(atMs, Fault.valueOf(row.getString("what")));
             default -> new BenchAct.Waited(atMs);
         };
+    }
+
+    /** What hands did and in which way; written without a way while there was but one. */
+    private static BenchAct hands(long atMs, String what) {
+        String[] words = what.split(" ");
+        return new BenchAct.Hands(atMs, HandsOn.valueOf(words[0]), words.length > 1 ? PairingMethod.Way.valueOf(words[1]) : PairingMethod.Way.HOTSPOT);
     }
 
     private static RunEvent event(ResultSet row, int n) throws SQLException {
@@ -185,7 +257,7 @@ class RunRepository {
 
     private static Run run(ResultSet row, int n) throws SQLException {
         return new Run(row.getLong("id"), row.getLong("camera_id"), PairingMethod.Way.valueOf(row.getString("way")),
-                row.getString("network_name"), row.getBoolean("bench"), row.getObject("started_at", OffsetDateTime.class),
-                row.getString("started_by"), row.getObject("finished_at", OffsetDateTime.class));
+                PhoneKind.valueOf(row.getString("phone")), row.getString("network_name"), row.getBoolean("bench"), row.getObject("started_at", OffsetDateTime.class),
+                row.getString("started_by"), row.getObject("finished_at", OffsetDateTime.class), row.getObject("given_up_at") != null, row.getInt("part"));
     }
 }

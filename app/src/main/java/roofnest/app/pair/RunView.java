@@ -1,6 +1,7 @@
 package roofnest.app.pair;
 
 import java.time.Duration;
+import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -10,24 +11,31 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
-import roofnest.app.survey.CameraRepository;
 import roofnest.core.catalogue.Cue;
+import roofnest.core.catalogue.HandsOn;
+import roofnest.core.catalogue.HubModel;
+import roofnest.core.catalogue.PairingMethod.Way;
+import roofnest.core.catalogue.Recovery;
+import roofnest.core.lang.Numbers;
 import roofnest.core.pairing.Answer;
-import roofnest.core.pairing.Meanwhile;
+import roofnest.core.pairing.Attention;
 import roofnest.core.pairing.RunEvent;
 import roofnest.core.pairing.RunState;
 import roofnest.core.pairing.Step;
+import roofnest.core.pairing.StateBelief;
 import roofnest.standins.Bench;
 import roofnest.standins.Fault;
 
-/** A run as its page shows it. */
+/**
+ * A run as its page shows it.
+ *
+ * @param likely in which state the device probably is by now, in a sentence; empty where no light is watched
+ * @param events how many are stored, so that a page can tell whether it is behind
+ */
 record RunView(
-        long id, String camera, String model, String way, String network, String startedAt, String startedBy, boolean finished,
-        String stepId, String title, String instruction, String question, String form, int expectedSeconds, long elapsedSeconds,
-        List<AnswerView> answers, boolean canUndo, boolean canLookAgain, Optional<String> actWords, Optional<String> changeMethod,
-        Optional<String> patience, List<String> meanwhile, List<DeviceLine> devices, List<String> history, Optional<BenchView> bench) {
-
-    private static final Duration WORTH_USING = Duration.ofSeconds(15);
+        long id, String camera, String model, String way, String network, String startedAt, String startedBy, boolean finished, String stepId, String title, String instruction, String question, String form,
+        int expectedSeconds, long elapsedSeconds, int speed, List<AnswerView> answers, boolean canUndo, boolean canLookAgain, Optional<String> actWords, boolean changeMethod, Optional<String> patience,
+        Optional<String> likely, boolean recovery, List<String> history, Optional<BenchView> bench, int events) {
 
     /** @param key the digit that gives this answer */
     record AnswerView(int key, String id, String label, String meaning, Optional<LampView> lamp) {}
@@ -44,84 +52,94 @@ record RunView(
         }
     }
 
-    record DeviceLine(String name, String words, String state) {}
+    /** @param run number of its open run; 0 when it has none */
+    record DeviceLine(String name, String words, String state, long run, long secondsLeft) {}
 
-    /** @param nextInMs milliseconds until the light changes of itself */
+    /** @param nextInMs real milliseconds until the light changes of itself */
     record BenchView(
-            LampView lamp, String cameraSays, String phoneWifi, String phoneSays, boolean autoJoin, Optional<Long> nextInMs,
-            Optional<LampView> nextLamp, List<FaultView> faults) {}
+            LampView lamp, String deviceSays, String kind, String phoneWifi, String phoneSays, boolean autoJoin, boolean cable, boolean routerListens, boolean hub, boolean hubListens, Optional<Long> nextInMs,
+            List<FaultView> faults) {}
 
     record FaultView(String key, String words, boolean pending) {}
 
-    static RunView of(Runs.Open open, List<CameraRepository.Record> cameras, int thingsToRejoin, OffsetDateTime now, ZoneId zone) {
+    static RunView of(Runs.Open open, OffsetDateTime now, ZoneId zone) {
         RunState state = open.state();
         Step step = state.step();
         List<AnswerView> answers = new ArrayList<>();
         for (Answer answer : step.answers()) {
             answers.add(new AnswerView(answers.size() + 1, answer.id(), answer.label(), answer.meaning(), answer.cue().map(LampView::of)));
         }
-        long elapsed = state.since().map(since -> Duration.between(since, now.toInstant()).toSeconds()).orElse(0L);
         return new RunView(
-                open.run().id(), open.camera().camera().name(), open.model().fullName(), open.run().way().words(), open.run().networkName(),
+                open.run().id(), open.deviceName(), open.device().fullName(), open.run().way().words(), open.run().networkName(),
                 open.run().startedAt().atZoneSameInstant(zone).format(DateTimeFormatter.ofPattern("HH:mm")), open.run().startedBy(),
                 state.finished(), step.id(), step.title(), step.instruction(), step.question(), step.form().name(),
-                (int) step.expected().toSeconds(), elapsed, answers, state.canUndo() && !state.finished(),
+                (int) step.expected().toSeconds(), open.speed() * elapsed(state, now).toSeconds(), open.speed(), answers, state.canUndo() && !state.finished(),
                 open.script().lookAgain().isPresent() && !step.answers().isEmpty() && !open.script().lookAgain().get().equals(step.id()),
-                step.act().map(act -> actWords(act.name())), changeMethod(open),
-                step.patience(), meanwhile(open, cameras, thingsToRejoin), cameras.stream().map(camera -> line(camera, open)).toList(), history(open), open.bench().map(RunView::bench));
+                step.act().map(HandsOn::words), state.changeMethod(), step.patience(), likely(open, now), open.device().setUp().recovery() == Recovery.MAIL,
+                history(open), open.bench().map(bench -> bench(open, bench)), open.events().size());
     }
 
-    private static List<String> meanwhile(Runs.Open open, List<CameraRepository.Record> cameras, int thingsToRejoin) {
-        if (open.state().step().expected().compareTo(WORTH_USING) < 0) {
-            return List.of();
+    static Duration elapsed(RunState state, OffsetDateTime now) {
+        return state.since().map(since -> Duration.between(since, now.toInstant())).filter(elapsed -> !elapsed.isNegative()).orElse(Duration.ZERO);
+    }
+
+    /** What was last done to the device, and when. */
+    record LastAct(Optional<HandsOn> act, double secondsSince) {
+        static LastAct of(Runs.Open open, OffsetDateTime now) {
+            Optional<HandsOn> act = Optional.empty();
+            Instant at = open.run().startedAt().toInstant();
+            List<RunEvent> soFar = new ArrayList<>();
+            RunState state = RunState.start(open.script());
+            for (int i = 0; i <= open.events().size(); i++) {
+                Optional<HandsOn> here = state.step().act().filter(each -> each != HandsOn.LOOK_OVER && each != HandsOn.CHECK);
+                if (here.isPresent()) {
+                    act = here;
+                    at = state.since().orElse(open.run().startedAt().toInstant());
+                }
+                if (i < open.events().size()) {
+                    soFar.add(open.events().get(i));
+                    state = RunState.replay(open.script(), soFar);
+                }
+            }
+            return new LastAct(act, open.speed() * Math.max(0, Duration.between(at, now.toInstant()).toMillis() / 1000.0));
         }
-        List<String> waiting = cameras.stream().filter(record -> !record.camera().joined() && record.id() != open.camera().id())
-                .map(record -> record.camera().name()).toList();
-        return Meanwhile.of(open.camera().serial() != null, open.model().setUp().stickerPlace(), waiting, thingsToRejoin);
     }
 
-    private static Optional<String> changeMethod(Runs.Open open) {
-        if (!open.state().changeMethod()) {
+    private static Optional<String> likely(Runs.Open open, OffsetDateTime now) {
+        boolean watched = open.state().step().answers().stream().anyMatch(answer -> answer.state().isPresent());
+        if (!watched) {
             return Optional.empty();
         }
-        return open.model().setUp().methods().stream().filter(method -> method.way() != open.run().way()).findFirst()
-                .map(method -> "Twice is enough: the password is still wrong, or this way does not suit the house. Check it at Ready, or try by "
-                        + method.way().words() + ".")
-                .or(() -> Optional.of("Twice is enough: check the Wi-Fi name and password at Ready before trying again."));
+        LastAct last = LastAct.of(open, now);
+        return Optional.of("By the time that has passed it is most likely " + words(StateBelief.expected(open.device().setUp(), last.act(), last.secondsSince()), 2) + ".");
     }
 
-    private static String actWords(String act) {
-        return switch (act) {
-            case "POWER_ON" -> "Power the camera on";
-            case "JOIN_HOTSPOT" -> "Join the camera's network";
-            case "STOP_AUTO_JOIN" -> "Auto-join off, join again";
-            case "REMOVE_HALF_ADDED" -> "Remove the half-added camera";
-            case "SEND_DETAILS" -> "Type and send the details";
-            default -> "Bring the phone home";
+    /** "joining the Wi-Fi, 81 %; waiting to be set up, 17 %". */
+    static String words(StateBelief belief, int most) {
+        return String.join("; ", belief.likely().stream().limit(most).filter(each -> each.share() >= 0.03).map(each -> each.state().words() + ", " + Numbers.fixed(100 * each.share(), 0) + " %").toList());
+    }
+
+    static DeviceLine line(Attention attention, long run) {
+        String words = switch (attention.kind()) {
+            case NOW, DONE, BLOCKED -> attention.words();
+            case WAITING -> attention.words() + ", " + attention.secondsLeft() + " s left";
         };
-    }
-
-    private static DeviceLine line(CameraRepository.Record record, Runs.Open open) {
-        boolean now = record.id() == open.camera().id();
-        String words = now && !open.state().finished() ? open.state().step().title()
-                : record.camera().ownPassword() ? "joined, own password"
-                : record.camera().joined() ? "joined, still on its factory password" : "waiting its turn";
-        String state = now && !open.state().finished() ? "now" : record.camera().joined() ? "done" : "waiting";
-        return new DeviceLine(record.camera().name(), words, state);
+        return new DeviceLine(attention.device(), words, attention.kind().name().toLowerCase(Locale.ROOT), run, attention.secondsLeft());
     }
 
     private static List<String> history(Runs.Open open) {
         List<String> lines = new ArrayList<>();
         for (RunEvent event : open.events()) {
+            String by = open.run().startedBy().equals(event.by()) ? "" : " (" + event.by() + ")";
             if (event instanceof RunEvent.Answered answered) {
                 Step step = open.script().step(answered.stepId());
-                lines.add(step.title() + ": " + step.answer(answered.answerId()).map(Answer::label).orElse(answered.answerId()));
+                lines.add(step.title() + ": " + step.answer(answered.answerId()).map(Answer::label).orElse(answered.answerId()) + by);
             } else if (event instanceof RunEvent.Filled filled) {
-                lines.add(open.script().step(filled.stepId()).title() + ": " + filled.note());
+                lines.add(open.script().step(filled.stepId()).title() + ": " + filled.note() + by);
             } else if (event instanceof RunEvent.LookedAgain looked) {
-                lines.add(open.script().step(looked.stepId()).title() + ": not what was seen");
+                lines.add(open.script().step(looked.stepId()).title() + ": not what was seen" + by);
             } else if (event instanceof RunEvent.Waited waited) {
-                lines.add(open.script().step(waited.stepId()).title() + ": still waiting");
+                lines.add(open.script().step(waited.stepId()).title() + ": still waiting" + by);
             } else {
                 lines.add("Undone by " + event.by());
             }
@@ -129,11 +147,18 @@ record RunView(
         return lines;
     }
 
-    private static BenchView bench(Bench bench) {
-        String voice = bench.cameraCue().voice();
-        return new BenchView(LampView.of(bench.cameraCue()), voice == null ? "" : "“" + voice + "”", bench.phoneWifi(), bench.phoneSays(),
-                bench.phoneAutoJoin(), bench.nextChange().map(next -> Math.max(0, next.atMs() - bench.nowMs())),
-                bench.nextChange().map(next -> LampView.of(next.cue())),
-                Arrays.stream(Fault.values()).map(fault -> new FaultView(fault.name(), fault.words(), bench.pendingFaults().contains(fault))).toList());
+    private static BenchView bench(Runs.Open open, Bench bench) {
+        String voice = bench.deviceCue().voice();
+        boolean hub = open.run().way() == Way.HUB_BUTTON;
+        return new BenchView(LampView.of(bench.deviceCue()), voice == null ? "" : "“" + voice + "”", kind(open), bench.phoneWifi(), bench.phoneSays(), bench.phoneAutoJoin(), bench.cableIn(), bench.routerListens(), hub,
+                bench.hubListens(), bench.nextChange().map(next -> Math.max(0, next.atMs() - bench.nowMs()) / open.speed()),
+                open.camera().isEmpty() ? List.of() : Arrays.stream(Fault.values()).filter(fault -> fault.concerns(open.run().way()))
+                        .map(fault -> new FaultView(fault.name(), fault.words(), bench.pendingFaults().contains(fault))).toList());
+    }
+
+    /** Which body is drawn. */
+    private static String kind(Runs.Open open) {
+        String key = open.device().key();
+        return open.device() instanceof HubModel ? "hub" : key.contains("spare-phone") ? "phone" : key.contains("knock") ? "bell" : open.device().radio().antenna() ? "antenna" : "camera";
     }
 }

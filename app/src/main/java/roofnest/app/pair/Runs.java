@@ -11,23 +11,30 @@ import org.springframework.stereotype.Service;
 
 import roofnest.app.household.FactsLoader;
 import roofnest.app.household.HouseholdChanges;
+import roofnest.app.models.Models;
 import roofnest.app.ready.NetworkRepository;
-import roofnest.app.secrets.SecretStore;
+import roofnest.app.ready.RouterRepository;
 import roofnest.app.survey.CameraRepository;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
 import roofnest.app.web.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.Joinable;
 import roofnest.core.catalogue.PairingMethod;
+import roofnest.core.catalogue.PhoneKind;
+import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.network.CredentialFit;
 import roofnest.core.network.FitIssue;
+import roofnest.core.network.HomeNetwork;
 import roofnest.core.pairing.CameraName;
+import roofnest.core.pairing.MethodOrder;
 import roofnest.core.pairing.RunEvent;
 import roofnest.core.pairing.RunState;
 import roofnest.core.pairing.Script;
 import roofnest.core.pairing.Scripts;
+import roofnest.core.pairing.Setting;
 import roofnest.core.pairing.Step;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.Stage;
@@ -36,7 +43,7 @@ import roofnest.core.view.Projection;
 import roofnest.standins.Bench;
 import roofnest.standins.BenchAct;
 import roofnest.standins.Fault;
-import roofnest.standins.RouterStandIn;
+import roofnest.standins.Place;
 
 /** Takes runs forward: each step is stored the moment it is taken, and a run is whatever its stored events make of it. */
 @Service
@@ -45,33 +52,43 @@ public class Runs {
     private final CameraRepository cameras;
     private final HouseholdChanges changes;
     private final FactsLoader facts;
-    private final SecretStore secrets;
     private final NetworkRepository networks;
+    private final RouterRepository routers;
+    private final Models models;
+    private final RunForms forms;
     private final Clock clock;
     private final SecureRandom random;
 
     Runs(
-            RunRepository runs, CameraRepository cameras, HouseholdChanges changes, FactsLoader facts, SecretStore secrets,
-            NetworkRepository networks, Clock clock, SecureRandom random) {
+            RunRepository runs, CameraRepository cameras, HouseholdChanges changes, FactsLoader facts, NetworkRepository networks, RouterRepository routers, Models models,
+            RunForms forms, Clock clock, SecureRandom random) {
         this.runs = runs;
         this.cameras = cameras;
         this.changes = changes;
         this.facts = facts;
-        this.secrets = secrets;
         this.networks = networks;
+        this.routers = routers;
+        this.models = models;
+        this.forms = forms;
         this.clock = clock;
         this.random = random;
     }
 
-    /** A run as it stands. */
-    record Open(RunRepository.Run run, CameraRepository.Record camera, Script script, RunState state, List<RunEvent> events, Optional<Bench> bench) {
-        DeviceModel model() {
-            return camera.camera().model();
-        }
-    }
+    /**
+     * A run as it stands, of a camera of a house or of a part of an exercise.
+     *
+     * @param camera empty in an exercise
+     * @param speed virtual seconds of its bench to a real one
+     */
+    record Open(
+            RunRepository.Run run, String deviceName, Joinable device, Optional<CameraRepository.Record> camera, Script script, RunState state, List<RunEvent> events, Optional<Bench> bench, int speed) {}
 
     /** The camera's open run, or a new one. */
     public long start(HouseholdRef ref, long cameraId, PairingMethod.Way way, boolean bench) {
+        return start(ref, cameraId, way, PhoneKind.THROUGH_SETTINGS, bench);
+    }
+
+    public long start(HouseholdRef ref, long cameraId, PairingMethod.Way way, PhoneKind phone, boolean bench) {
         CameraRepository.Record camera = cameras.get(ref.id(), cameraId);
         if (camera.camera().model().setUp().method(way).isEmpty()) {
             throw new BadInput(camera.camera().model().fullName() + " does not join by " + way.words() + ".");
@@ -79,20 +96,55 @@ public class Runs {
         String network = facts.load(ref.id()).network()
                 .orElseThrow(() -> new BadInput("Write down the house's Wi-Fi at Ready first; the camera has to be told it.")).name();
         return changes.make(ref, Stage.PAIR, () -> runs.openRunOf(ref.id(), cameraId).map(RunRepository.Run::id)
-                .orElseGet(() -> runs.start(ref.id(), cameraId, way, network, bench, ref.by())));
+                .orElseGet(() -> runs.start(ref.id(), cameraId, way, phone, network, bench, ref.by())));
+    }
+
+    /** Gives a way up for another, on the same bench or on none. @return the new run */
+    public long changeWay(HouseholdRef ref, long runId, PairingMethod.Way way) {
+        Open before = open(ref, runId);
+        if (before.device().setUp().method(way).isEmpty() || before.run().finished()) {
+            throw new BadInput("This run cannot go on by " + way.words() + ".");
+        }
+        return changes.make(ref, Stage.PAIR, () -> {
+            runs.giveUp(runId);
+            return runs.start(ref.id(), before.run().cameraId(), way, before.run().phone(), before.run().networkName(), before.run().bench(), ref.by());
+        });
     }
 
     Open open(HouseholdRef ref, long runId) {
-        RunRepository.Run run = runs.find(ref.id(), runId).orElseThrow(NoSuchPage::new);
+        return opened(ref, runs.find(ref.id(), runId).orElseThrow(NoSuchPage::new));
+    }
+
+    private Open opened(HouseholdRef ref, RunRepository.Run run) {
         CameraRepository.Record camera = cameras.get(ref.id(), run.cameraId());
-        Script script = Scripts.of(run.way(), camera.camera().model(), run.networkName());
-        List<RunEvent> events = runs.events(runId);
-        Optional<Bench> bench = run.bench() ? Optional.of(bench(ref, run, camera.camera().model())) : Optional.empty();
-        return new Open(run, camera, script, RunState.replay(script, events), events, bench);
+        DeviceModel model = camera.camera().model();
+        Script script = Scripts.of(run.way(), setting(ref, run, camera.camera().name(), model));
+        List<RunEvent> events = runs.events(run.id());
+        Optional<Bench> bench = run.bench() ? Optional.of(bench(ref, run, model)) : Optional.empty();
+        return new Open(run, camera.camera().name(), model, Optional.of(camera), script, RunState.replay(script, events), events, bench, 1);
+    }
+
+    /** Every run of the household that is not over, as it stands. */
+    List<Open> openOnes(HouseholdRef ref) {
+        return runs.of(ref.id()).stream().filter(run -> !run.finished()).map(run -> opened(ref, run)).toList();
+    }
+
+    private Setting setting(HouseholdRef ref, RunRepository.Run run, String name, DeviceModel model) {
+        Optional<String> address = Optional.ofNullable(model.factoryAddress()).flatMap(fixed -> routers.of(ref.id()).addresses().flatMap(addresses -> addresses.plan().recipe(name, fixed)))
+                .map(recipe -> String.join(" ", recipe.steps()));
+        return new Setting(model, run.networkName(), run.phone(), models.hubOf(model), address, List.of());
     }
 
     List<RunRepository.Run> of(HouseholdRef ref) {
         return runs.of(ref.id());
+    }
+
+    /** Ways in of a camera, by the firm's log with such phones. */
+    MethodOrder order(HouseholdRef ref, CameraRepository.Record camera, PhoneKind phone) {
+        DeviceModel model = camera.camera().model();
+        boolean isolated = facts.load(ref.id()).network().filter(HomeNetwork::isolated).isPresent();
+        MethodOrder.Here here = new MethodOrder.Here(routers.of(ref.id()).pushButton(), isolated, models.hubOf(model).isPresent(), true, true);
+        return MethodOrder.of(model, here, runs.log(ref.staff().firmId(), model.key(), phone));
     }
 
     /** Stores what was seen, if it is an answer to the step that the run stands at; otherwise says so. */
@@ -131,7 +183,7 @@ public class Runs {
     /** Does on the bench what the step asks hands to do. */
     public void handsOn(HouseholdRef ref, long runId) {
         change(ref, runId, open -> open.state().step().act().ifPresent(
-                act -> runs.add(runId, new BenchAct.Hands(clockOf(open), act))));
+                act -> runs.add(runId, new BenchAct.Hands(clockOf(open), act, open.run().way()))));
     }
 
     /** Winds the bench's clock on to the next change of its light. */
@@ -152,13 +204,7 @@ public class Runs {
     public void fill(HouseholdRef ref, long runId, String stepId, Form form) {
         change(ref, runId, open -> {
             requireStep(open, stepId);
-            Step step = open.state().step();
-            Optional<String> note = switch (step.form()) {
-                case NONE -> throw new BadInput("Nothing is to be typed at this step.");
-                case DEVICE_PASSWORD -> fillPassword(ref, open, form);
-                case STICKER -> fillSticker(ref, open, form);
-                case NAME -> fillName(ref, open, form);
-            };
+            Optional<String> note = forms.take(ref, open, form);
             note.ifPresent(words -> runs.add(runId, new RunEvent.Filled(clock.instant(), ref.by(), stepId, words)));
         });
     }
@@ -169,16 +215,17 @@ public class Runs {
         return changed ? networks.otherThingsCount(ref.id()) : 0;
     }
 
-    String suggestPassword(DeviceModel model) {
-        return model.passwordRule().suggest(random);
+    String suggestPassword(Joinable device) {
+        return device.passwordRule().suggest(random);
     }
 
     /** From the place that it sees and is most to make out at; else from the nearest. */
     String suggestName(HouseholdRef ref, Open open) {
         HouseholdFacts household = facts.load(ref.id());
-        List<String> taken = cameras.namesOfOthers(ref.id(), open.camera().id());
-        CameraPose pose = open.camera().camera().pose();
-        Projection projection = new Projection(open.model().lens(), pose);
+        List<String> taken = cameras.namesOfOthers(ref.id(), open.run().cameraId());
+        Camera camera = open.camera().orElseThrow().camera();
+        CameraPose pose = camera.pose();
+        Projection projection = new Projection(camera.model().lens(), pose);
         return household.plan()
                 .flatMap(plan -> household.written().stream()
                         .filter(Promise.MakeOut.class::isInstance).map(Promise.MakeOut.class::cast)
@@ -187,40 +234,7 @@ public class Runs {
                         .filter(place -> projection.pixel(place.face()).filter(projection::inFrame).isPresent())
                         .findFirst()
                         .or(() -> plan.places().stream().min(Comparator.comparingDouble(place -> place.at().distanceM(pose.onPlan())))))
-                .map(place -> CameraName.suggest(place.name(), taken)).orElse(open.camera().camera().name());
-    }
-
-    private Optional<String> fillPassword(HouseholdRef ref, Open open, Form form) {
-        String password = form.raw("devicePassword");
-        Optional<String> fault = open.model().passwordRule().fault(password, open.model().factoryPassword());
-        if (fault.isPresent()) {
-            form.fault("devicePassword", fault.get());
-            return Optional.empty();
-        }
-        secrets.sealCameraPassword(ref.id(), open.camera().id(), password, ref.by());
-        cameras.markOwnPassword(ref.id(), open.camera().id());
-        return Optional.of("own password sealed");
-    }
-
-    private Optional<String> fillSticker(HouseholdRef ref, Open open, Form form) {
-        String serial = form.text("serial", "the serial from the sticker", 40);
-        String kept = form.text("stickerKept", "where the sticker is kept", 120);
-        if (!form.ok()) {
-            return Optional.empty();
-        }
-        cameras.keepSticker(ref.id(), open.camera().id(), serial, kept);
-        return Optional.of("serial " + serial);
-    }
-
-    private Optional<String> fillName(HouseholdRef ref, Open open, Form form) {
-        String name = form.raw("cameraName").strip();
-        Optional<String> fault = CameraName.fault(name, cameras.namesOfOthers(ref.id(), open.camera().id()));
-        if (fault.isPresent()) {
-            form.fault("cameraName", fault.get());
-            return Optional.empty();
-        }
-        cameras.rename(ref.id(), open.camera().id(), name);
-        return Optional.of("named " + name);
+                .map(place -> CameraName.suggest(place.name(), taken)).orElse(camera.name());
     }
 
     private interface Taking {
@@ -236,8 +250,8 @@ public class Runs {
             }
             taking.from(before);
             RunState after = RunState.replay(before.script(), runs.events(runId));
-            if (after.step().form() == Step.Form.DEVICE_PASSWORD) {
-                cameras.markJoined(ref.id(), before.camera().id());
+            if (after.step().form() == Step.Form.DEVICE_PASSWORD || after.step().id().equals("update")) {
+                cameras.markJoined(ref.id(), before.run().cameraId());
             }
             if (after.finished()) {
                 runs.finish(runId);
@@ -245,7 +259,7 @@ public class Runs {
         });
     }
 
-    private static void requireStep(Open open, String stepId) {
+    static void requireStep(Open open, String stepId) {
         if (!open.state().step().id().equals(stepId)) {
             throw new BadInput("The run has moved on meanwhile, on another phone or in another window. It now stands at “" + open.state().step().title() + "”.");
         }
@@ -257,8 +271,10 @@ public class Runs {
 
     private Bench bench(HouseholdRef ref, RunRepository.Run run, DeviceModel model) {
         RunRepository.Acts acts = runs.acts(run.id());
-        boolean suits = facts.load(ref.id()).network()
-                .map(network -> CredentialFit.judge(network, model).stream().noneMatch(FitIssue::blocks)).orElse(false);
-        return Bench.replay(model, new RouterStandIn(run.networkName(), suits), acts.acts(), acts.clockMs(OffsetDateTime.now(clock)));
+        Optional<HomeNetwork> network = facts.load(ref.id()).network();
+        boolean suits = network.map(each -> CredentialFit.judge(each, model).stream().noneMatch(FitIssue::blocks)).orElse(false);
+        boolean outside = model.factoryAddress() != null && routers.of(ref.id()).addresses().map(addresses -> addresses.plan().recipe("it", model.factoryAddress()).isPresent()).orElse(false);
+        Place place = new Place(run.networkName(), suits, network.filter(HomeNetwork::isolated).isPresent(), routers.of(ref.id()).pushButton(), false, outside, run.phone());
+        return Bench.replay(model, place, acts.acts(), acts.clockMs(OffsetDateTime.now(clock)));
     }
 }

@@ -23,7 +23,7 @@ class RunTimes {
                 join camera on camera.id = run.camera_id
                 join household on household.id = run.household_id
                 where household.firm_id = :firmId and camera.model_key = :model and run.way = :way
-                  and run.finished_at is not null and not run.bench
+                  and run.finished_at is not null and run.given_up_at is null and not run.bench
                 """)
                 .param("firmId", firmId)
                 .param("model", modelKey)

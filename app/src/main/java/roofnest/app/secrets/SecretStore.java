@@ -76,8 +76,13 @@ public class SecretStore {
         return password;
     }
 
+    /** For the rules, which compare it without showing it. */
+    public Optional<String> initialPasswordForRules(long householdId, long cameraId) {
+        return open(new Which(householdId, "INITIAL_PASSWORD", cameraId, null));
+    }
+
     public boolean hasInitialPassword(long householdId, long cameraId) {
-        return open(new Which(householdId, "INITIAL_PASSWORD", cameraId, null)).isPresent();
+        return initialPasswordForRules(householdId, cameraId).isPresent();
     }
 
     public List<Reveal> reveals(long householdId) {

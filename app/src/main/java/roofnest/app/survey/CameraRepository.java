@@ -197,6 +197,29 @@ public class CameraRepository {
                 .update();
     }
 
+    /** What is settled once it has joined. @param recoveryAddress null where the model has none */
+    public void settle(long householdId, long id, String firmware, String recoveryAddress) {
+        jdbc.sql("""
+                update camera
+                set firmware = :firmware, clock_set_at = :now, recovery_address = coalesce(:recovery, recovery_address)
+                where household_id = :householdId and id = :id
+                """)
+                .param("firmware", firmware)
+                .param("now", OffsetDateTime.now(clock))
+                .param("recovery", recoveryAddress, Types.VARCHAR)
+                .param("householdId", householdId)
+                .param("id", id)
+                .update();
+    }
+
+    public void putInRoom(long householdId, long id, String room) {
+        jdbc.sql("update camera set room = :room where household_id = :householdId and id = :id")
+                .param("room", room, Types.VARCHAR)
+                .param("householdId", householdId)
+                .param("id", id)
+                .update();
+    }
+
     public void rename(long householdId, long id, String name) {
         jdbc.sql("update camera set name = :name where household_id = :householdId and id = :id")
                 .param("name", name)

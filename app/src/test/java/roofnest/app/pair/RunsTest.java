@@ -19,6 +19,7 @@ import roofnest.app.web.Form;
 import roofnest.app.web.HouseholdRef;
 import roofnest.core.catalogue.DeviceState;
 import roofnest.core.catalogue.PairingMethod;
+import roofnest.core.catalogue.PhoneKind;
 import roofnest.core.judge.Camera;
 import roofnest.core.view.CameraPose;
 import roofnest.standins.Bench;
@@ -56,17 +57,19 @@ class RunsTest {
         runs.handsOn(ref, run);
         runs.answer(ref, run, "details", "joining");
         runs.skipAhead(ref, run);
-        assertThat(bench().cameraState()).as("the waiting light came back").isEqualTo(DeviceState.READY);
+        assertThat(bench().deviceState()).as("the waiting light came back").isEqualTo(DeviceState.READY);
         runs.answer(ref, run, "joining", "ready");
         assertThat(step()).isEqualTo("wrong-details");
         runs.handsOn(ref, run);
         runs.answer(ref, run, "wrong-details", "ready");
         runs.handsOn(ref, run);
+        runs.answer(ref, run, "look-over", "nothing-odd");
+        runs.handsOn(ref, run);
         runs.answer(ref, run, "hotspot", "on-hotspot");
         runs.handsOn(ref, run);
         runs.answer(ref, run, "details", "joining");
         runs.skipAhead(ref, run);
-        assertThat(bench().cameraState()).isEqualTo(DeviceState.JOINED);
+        assertThat(bench().deviceState()).isEqualTo(DeviceState.JOINED);
         assertThat(runs.open(ref, run).state().failures()).isEqualTo(1);
     }
 
@@ -91,7 +94,7 @@ class RunsTest {
         runs.skipAhead(ref, run);
         runs.answer(ref, run, "joining", "joined");
         runs.handsOn(ref, run);
-        runs.answer(ref, run, "phone-home", "live");
+        runs.answer(ref, run, "live", "live");
         assertThat(cameras.get(ref.id(), camera).camera().joined()).isTrue();
 
         Form factory = new Form(Map.of("devicePassword", "post1234"));
@@ -101,6 +104,13 @@ class RunsTest {
         assertThat(cameras.get(ref.id(), camera).camera().ownPassword()).isFalse();
 
         runs.fill(ref, run, "password", new Form(Map.of("devicePassword", "Heron-44-wharf")));
+        runs.handsOn(ref, run);
+        runs.skipAhead(ref, run);
+        runs.answer(ref, run, "update", "updated");
+        Form unset = new Form(Map.of("firmware", "2.4.1"));
+        runs.fill(ref, run, "settle", unset);
+        assertThat(unset.faultAt("clockSet")).contains("Set its clock");
+        runs.fill(ref, run, "settle", new Form(Map.of("firmware", "2.4.1", "clockSet", "true")));
         runs.fill(ref, run, "sticker", new Form(Map.of("serial", "PO-1", "stickerKept", "under the plate")));
         Form taken = new Form(Map.of("cameraName", "road EYE"));
         runs.fill(ref, run, "name", taken);
@@ -138,6 +148,60 @@ class RunsTest {
     void a_way_that_the_model_does_not_know_is_refused() {
         assertThatThrownBy(() -> runs.start(ref, camera, PairingMethod.Way.WIRED, false)).isInstanceOf(BadInput.class)
                 .hasMessageContaining("does not join by cable");
+    }
+
+    @Test
+    void the_password_on_its_own_sticker_is_not_its_own() {
+        secrets.sealInitialPassword(ref.id(), camera, "Lantern-8-first", "Jory Penhale");
+        toDetails();
+        runs.handsOn(ref, run);
+        runs.answer(ref, run, "details", "joining");
+        runs.skipAhead(ref, run);
+        runs.answer(ref, run, "joining", "joined");
+        runs.handsOn(ref, run);
+        runs.answer(ref, run, "live", "live");
+        Form label = new Form(Map.of("devicePassword", "Lantern-8-first"));
+        runs.fill(ref, run, "password", label);
+        assertThat(label.faultAt("devicePassword")).contains("came with");
+    }
+
+    @Test
+    void after_two_failures_another_way_is_begun_and_the_log_remembers_both() {
+        toDetails();
+        for (int i = 0; i < 2; i++) {
+            runs.setFault(ref, run, Fault.PASSWORD_MISTYPED);
+            runs.handsOn(ref, run);
+            runs.answer(ref, run, "details", "joining");
+            runs.skipAhead(ref, run);
+            runs.answer(ref, run, "joining", "ready");
+            runs.handsOn(ref, run);
+            runs.answer(ref, run, "wrong-details", "ready");
+            runs.handsOn(ref, run);
+            runs.answer(ref, run, "look-over", "nothing-odd");
+            runs.handsOn(ref, run);
+            runs.answer(ref, run, "hotspot", "on-hotspot");
+        }
+        assertThat(runs.open(ref, run).state().changeMethod()).isTrue();
+        long other = runs.changeWay(ref, run, PairingMethod.Way.STICKER);
+        assertThat(runs.open(ref, other).run().way()).isEqualTo(PairingMethod.Way.STICKER);
+        assertThat(runs.open(ref, run).run().givenUp()).isTrue();
+        assertThatThrownBy(() -> runs.answer(ref, run, "hotspot", "on-hotspot")).isInstanceOf(BadInput.class).hasMessageContaining("finished");
+        assertThatThrownBy(() -> runs.changeWay(ref, other, PairingMethod.Way.WIRED)).isInstanceOf(BadInput.class);
+    }
+
+    @Test
+    void the_firms_own_runs_move_the_order_and_those_on_stand_ins_do_not() {
+        CameraRepository.Record record = cameras.get(ref.id(), camera);
+        double before = chance(record);
+        runs.changeWay(ref, run, PairingMethod.Way.STICKER);
+        assertThat(chance(record)).as("a rehearsal says nothing").isEqualTo(before);
+        demo.jdbc().sql("update run set bench = false where id = :id").param("id", run).update();
+        assertThat(chance(record)).isLessThan(before);
+        demo.jdbc().sql("update run set bench = true where id = :id").param("id", run).update();
+    }
+
+    private double chance(CameraRepository.Record record) {
+        return runs.order(ref, record, PhoneKind.THROUGH_SETTINGS).ways().stream().filter(way -> way.way() == PairingMethod.Way.HOTSPOT).findFirst().orElseThrow().chance();
     }
 
     private void toDetails() {

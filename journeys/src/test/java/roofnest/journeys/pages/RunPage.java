@@ -54,6 +54,11 @@ public record RunPage(Page page) {
         return this;
     }
 
+    public RunPage tick(String field) {
+        page.locator("#" + field).check();
+        return this;
+    }
+
     public String value(String field) {
         return page.locator("#" + field).inputValue();
     }

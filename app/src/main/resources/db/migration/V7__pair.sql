@@ -1,0 +1,29 @@
+-- Every way in as a guided run: with which phone, and that a way was given up for another.
+alter table run add column phone text not null default 'THROUGH_SETTINGS' check (phone in ('ONE_TAP', 'THROUGH_SETTINGS'));
+alter table run add column given_up_at timestamptz;
+alter table run add constraint given_up_is_over check (given_up_at is null or finished_at is not null);
+
+-- What a run closes with beside password, sticker and name.
+alter table camera add column firmware text check (length(firmware) <= 40);
+alter table camera add column clock_set_at timestamptz;
+alter table camera add column recovery_address text check (length(recovery_address) <= 254);
+alter table camera add column room text check (length(room) <= 40);
+
+-- A set exercise on the stand-ins. Its runs belong to no household.
+create table rehearsal (
+  id         bigint generated always as identity primary key,
+  firm_id    bigint not null references firm,
+  person     text not null,
+  exercise   int not null check (exercise > 0),
+  faults     text[] not null,
+  speed      int not null check (speed between 1 and 60),
+  started_at timestamptz not null,
+  over_at    timestamptz
+);
+create index rehearsal_by_firm on rehearsal (firm_id, id);
+alter table run alter column household_id drop not null;
+alter table run alter column camera_id drop not null;
+alter table run add column rehearsal_id bigint references rehearsal;
+alter table run add column part int;
+alter table run add constraint run_of_a_house_or_an_exercise
+  check ((household_id is null) = (rehearsal_id is not null) and (camera_id is null) = (rehearsal_id is not null) and (part is null) = (rehearsal_id is null));
