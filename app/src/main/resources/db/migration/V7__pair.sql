@@ -18,7 +18,11 @@ create table rehearsal (
   faults     text[] not null,
   speed      int not null check (speed between 1 and 60),
   started_at timestamptz not null,
-  over_at    timestamptz
+  over_at    timestamptz,
+  minutes    double precision,
+  shortest   double precision,
+  wrong      int,
+  check ((over_at is null) = (minutes is null) and (over_at is null) = (shortest is null) and (over_at is null) = (wrong is null))
 );
 create index rehearsal_by_firm on rehearsal (firm_id, id);
 alter table run alter column household_id drop not null;

@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 import org.springframework.http.HttpStatus;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -108,7 +109,7 @@ class PairController {
     String seen(HouseholdRef ref, @PathVariable("run") long runId, @RequestParam Cue.Light light, @RequestParam Cue.Rhythm rhythm, @RequestParam(defaultValue = "") String voice, RedirectAttributes flash) {
         Runs.Open open = runs.open(ref, runId);
         flash.addFlashAttribute("belief", BeliefView.of(open, OffsetDateTime.now(clock), new StateBelief.Seen(light, rhythm, voice.isBlank() ? Optional.empty() : Optional.of(voice.strip())),
-                cameras.records(ref.id()).stream().filter(record -> record.id() != open.run().cameraId()).map(record -> (Joinable) record.camera().model()).toList()));
+                Stream.concat(runs.hubOf(open).stream(), cameras.records(ref.id()).stream().filter(record -> record.id() != open.run().cameraId()).map(record -> (Joinable) record.camera().model())).toList()));
         return toRun(ref, runId);
     }
 

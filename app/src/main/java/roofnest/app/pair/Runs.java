@@ -124,6 +124,11 @@ public class Runs {
         return new Open(run, camera.camera().name(), model, Optional.of(camera), script, RunState.replay(script, events), events, bench, 1);
     }
 
+    /** The hub that stands beside it, whose light is easily taken for its own. */
+    Optional<Joinable> hubOf(Open open) {
+        return open.camera().flatMap(camera -> models.hubOf(camera.camera().model())).map(Joinable.class::cast);
+    }
+
     /** Every run of the household that is not over, as it stands. */
     List<Open> openOnes(HouseholdRef ref) {
         return runs.of(ref.id()).stream().filter(run -> !run.finished()).map(run -> opened(ref, run)).toList();

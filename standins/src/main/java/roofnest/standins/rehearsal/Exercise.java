@@ -1,5 +1,6 @@
 package roofnest.standins.rehearsal;
 
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
@@ -51,7 +52,22 @@ public record Exercise(int number, String title, String story, List<Part> parts,
         return faults;
     }
 
-    static boolean applies(Fault fault, Part part) {
+    /** Faults of each part: those of its story, and each hidden one in the first part that it concerns. */
+    public List<List<Fault>> faultsByPart(Set<Fault> hidden) {
+        List<Fault> left = new ArrayList<>(hidden);
+        List<List<Fault>> byPart = new ArrayList<>();
+        for (Part part : parts) {
+            List<Fault> here = left.stream().filter(fault -> applies(fault, part)).toList();
+            left.removeAll(here);
+            List<Fault> all = new ArrayList<>(part.faults());
+            all.addAll(here);
+            all.sort(null);
+            byPart.add(all);
+        }
+        return byPart;
+    }
+
+    private static boolean applies(Fault fault, Part part) {
         boolean antenna = fault != Fault.LOOSE_ANTENNA || part.device().radio().antenna();
         boolean letter = fault != Fault.MAIL_LOST || part.faults().contains(Fault.PASSWORD_FORGOTTEN);
         return fault.concerns(part.way()) && antenna && letter && !part.faults().contains(fault);

@@ -44,24 +44,28 @@ public final class SimulatedInstaller {
      * One device's run.
      *
      * @param ways tried, in order
-     * @param steps taken, by title
+     * @param taken steps, in order
      * @param events of the way that it ended with
      */
-    public record Result(End end, List<Way> ways, double minutes, List<String> steps, List<RunEvent> events, Bench bench) {}
+    public record Result(End end, List<Way> ways, double minutes, List<Taken> taken, List<RunEvent> events, Bench bench) {
+        /** The steps by title. */
+        public List<String> steps() {
+            return taken.stream().map(Taken::title).toList();
+        }
+    }
+
+    /** A step with its time on the bench's clock. */
+    public record Taken(String title, long fromMs, long toMs) {}
 
     /** The whole exercise. */
     public record Outcome(End end, double minutes, List<Result> parts) {}
 
     /** @param faults beside those of the story; each goes into the first part that it concerns */
     public static Outcome play(Exercise exercise, Set<Fault> faults) {
+        List<List<Fault>> byPart = exercise.faultsByPart(faults);
         List<Result> results = new ArrayList<>();
-        List<Fault> left = new ArrayList<>(faults);
-        for (Exercise.Part part : exercise.parts()) {
-            List<Fault> here = left.stream().filter(fault -> Exercise.applies(fault, part)).toList();
-            left.removeAll(here);
-            List<Fault> all = new ArrayList<>(part.faults());
-            all.addAll(here);
-            results.add(play(part, all));
+        for (int i = 0; i < byPart.size(); i++) {
+            results.add(play(exercise.parts().get(i), byPart.get(i)));
         }
         End worst = results.stream().map(Result::end).max(Comparator.naturalOrder()).orElse(End.STUCK);
         return new Outcome(worst, results.stream().mapToDouble(Result::minutes).sum(), results);
@@ -71,20 +75,20 @@ public final class SimulatedInstaller {
         Bench bench = Bench.laidOut(part.device(), part.place());
         faults.forEach(fault -> bench.take(new BenchAct.Set(0, fault)));
         List<Way> tried = new ArrayList<>();
-        List<String> titles = new ArrayList<>();
+        List<Taken> taken = new ArrayList<>();
         List<RunEvent> events = List.of();
         for (Way way : ways(part)) {
             tried.add(way);
             // What the job asks for before the power is not done twice.
             Setting setting = tried.size() == 1 ? part.setting() : withoutFirst(part.setting());
-            One one = new One(Scripts.of(way, setting), way, bench, titles);
+            One one = new One(Scripts.of(way, setting), way, bench, taken);
             End end = one.run();
             events = one.events;
             if (end != End.REFUSED) {
-                return new Result(end, tried, bench.nowMs() / 60_000.0, titles, events, bench);
+                return new Result(end, tried, bench.nowMs() / 60_000.0, taken, events, bench);
             }
         }
-        return new Result(End.REFUSED, tried, bench.nowMs() / 60_000.0, titles, events, bench);
+        return new Result(End.REFUSED, tried, bench.nowMs() / 60_000.0, taken, events, bench);
     }
 
     /** The story's way first, then the others that the place allows, the surest next. */
@@ -104,14 +108,14 @@ public final class SimulatedInstaller {
         private final Script script;
         private final Way way;
         private final Bench bench;
-        private final List<String> titles;
+        private final List<Taken> taken;
         private final List<RunEvent> events = new ArrayList<>();
 
-        private One(Script script, Way way, Bench bench, List<String> titles) {
+        private One(Script script, Way way, Bench bench, List<Taken> taken) {
             this.script = script;
             this.way = way;
             this.bench = bench;
-            this.titles = titles;
+            this.taken = taken;
         }
 
         private End run() {
@@ -123,8 +127,9 @@ public final class SimulatedInstaller {
                 if (state.changeMethod()) {
                     return End.REFUSED;
                 }
-                titles.add(state.step().title());
+                long from = bench.nowMs();
                 RunEvent event = take(state.step());
+                taken.add(new Taken(state.step().title(), from, bench.nowMs()));
                 events.add(event);
                 state = state.after(script, event);
             }
@@ -136,9 +141,8 @@ public final class SimulatedInstaller {
                 pass(step.expected().toMillis());
                 return new RunEvent.Filled(at(), NAME, step.id(), "typed");
             }
-            boolean watched = step.answers().stream().anyMatch(answer -> answer.state().isPresent());
             step.act().ifPresent(act -> {
-                pass(watched ? HANDS_SECONDS * 1000L : act == HandsOn.UPDATE ? 0 : step.expected().toMillis());
+                pass(handsMs(step));
                 bench.take(new BenchAct.Hands(bench.nowMs(), act, way));
             });
             Optional<Answer> seen = seen(step);
@@ -153,10 +157,8 @@ public final class SimulatedInstaller {
             return new RunEvent.Answered(at(), NAME, step.id(), seen.get().id());
         }
 
-        /** What is told by a phone or a router counts before what the light shows. */
         private Optional<Answer> seen(Step step) {
-            return step.answers().stream().filter(answer -> answer.sight().isPresent() && answer.sight().equals(bench.sight())).findFirst()
-                    .or(() -> step.answers().stream().filter(answer -> answer.cue().filter(bench.deviceCue()::equals).isPresent()).findFirst());
+            return truth(step, bench);
         }
 
         private void pass(long ms) {
@@ -166,6 +168,18 @@ public final class SimulatedInstaller {
         private Instant at() {
             return START.plusMillis(bench.nowMs());
         }
+    }
+
+    /** How long hands are ordinarily on a step, before what they did shows: a light that is then waited for, or all of it. */
+    public static long handsMs(Step step) {
+        boolean watched = step.answers().stream().anyMatch(answer -> answer.state().isPresent());
+        return watched ? HANDS_SECONDS * 1000L : step.act().filter(act -> act == HandsOn.UPDATE).isPresent() ? 0 : step.expected().toMillis();
+    }
+
+    /** The answer that the bench shows. What is told by a phone or a router counts before what the light shows. */
+    static Optional<Answer> truth(Step step, Bench bench) {
+        return step.answers().stream().filter(answer -> answer.sight().isPresent() && answer.sight().equals(bench.sight())).findFirst()
+                .or(() -> step.answers().stream().filter(answer -> answer.cue().filter(bench.deviceCue()::equals).isPresent()).findFirst());
     }
 
     /** Whether a device that came out joined really is. */
