@@ -9,6 +9,28 @@ alter table camera add column clock_set_at timestamptz;
 alter table camera add column recovery_address text check (length(recovery_address) <= 254);
 alter table camera add column room text check (length(room) <= 40);
 
+-- Taken out of the house; what is known of it stays in the log.
+alter table camera add column removed_at timestamptz;
+drop index camera_name_in_household;
+create unique index camera_name_in_household on camera (household_id, lower(name)) where removed_at is null;
+
+-- A new router or password: from when on every device has to come back.
+create table rejoin (
+  id           bigint generated always as identity primary key,
+  household_id bigint not null references household,
+  begun_at     timestamptz not null,
+  begun_by     text not null,
+  over_at      timestamptz
+);
+create unique index one_open_rejoin_a_household on rejoin (household_id) where over_at is null;
+create table rejoin_back (
+  rejoin_id bigint not null references rejoin,
+  camera_id bigint not null,
+  back_at   timestamptz not null,
+  by_name   text not null,
+  primary key (rejoin_id, camera_id)
+);
+
 -- A set exercise on the stand-ins. Its runs belong to no household.
 create table rehearsal (
   id         bigint generated always as identity primary key,

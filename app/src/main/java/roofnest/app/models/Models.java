@@ -83,7 +83,7 @@ public class Models {
         return jdbc.sql("""
                 select m.model_key, m.document, m.added_by, m.added_at,
                        (select count(*) from camera c join household h on h.id = c.household_id
-                        where h.firm_id = m.firm_id and c.model_key = 'own-' || m.firm_id || '-' || m.model_key) as in_use
+                        where h.firm_id = m.firm_id and c.removed_at is null and c.model_key = 'own-' || m.firm_id || '-' || m.model_key) as in_use
                 from firm_model m
                 where m.firm_id = :firm
                 order by m.model_key
@@ -125,7 +125,7 @@ public class Models {
     /** Takes a model out that no camera is of. */
     void remove(long firmId, String key) {
         if (own(firmId).stream().anyMatch(own -> own.key().equals(key) && own.inUse() > 0)) {
-            throw new BadInput("A camera is of this model. Take the camera off its plan first.");
+            throw new BadInput("A camera is of this model. Take the camera out of its house at Pair first.");
         }
         jdbc.sql("delete from firm_model where firm_id = :firm and model_key = :key").param("firm", firmId).param("key", key).update();
     }

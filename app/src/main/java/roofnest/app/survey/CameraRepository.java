@@ -52,13 +52,13 @@ public class CameraRepository {
     }
 
     public List<Record> records(long householdId) {
-        return jdbc.sql("select * from camera where household_id = :householdId order by id")
+        return jdbc.sql("select * from camera where household_id = :householdId and removed_at is null order by id")
                 .param("householdId", householdId)
                 .query(this::row).list();
     }
 
     public Optional<Record> find(long householdId, long id) {
-        return jdbc.sql("select * from camera where household_id = :householdId and id = :id")
+        return jdbc.sql("select * from camera where household_id = :householdId and id = :id and removed_at is null")
                 .param("householdId", householdId)
                 .param("id", id)
                 .query(this::row).optional();
@@ -70,7 +70,7 @@ public class CameraRepository {
     }
 
     public List<String> namesOfOthers(long householdId, long id) {
-        return jdbc.sql("select name from camera where household_id = :householdId and id <> :id")
+        return jdbc.sql("select name from camera where household_id = :householdId and id <> :id and removed_at is null")
                 .param("householdId", householdId)
                 .param("id", id)
                 .query(String.class).list();
@@ -218,6 +218,17 @@ public class CameraRepository {
                 .param("householdId", householdId)
                 .param("id", id)
                 .update();
+    }
+
+    /** Takes it out of the house. Its row stays, for the log. */
+    public void remove(long householdId, long id) {
+        jdbc.sql("update camera set removed_at = :now, device_id = null where household_id = :householdId and id = :id and removed_at is null")
+                .param("now", OffsetDateTime.now(clock))
+                .param("householdId", householdId)
+                .param("id", id)
+                .update();
+        jdbc.sql("delete from access_grant where household_id = :householdId and camera_id = :id").param("householdId", householdId).param("id", id).update();
+        jdbc.sql("delete from secret where household_id = :householdId and camera_id = :id").param("householdId", householdId).param("id", id).update();
     }
 
     public void rename(long householdId, long id, String name) {
