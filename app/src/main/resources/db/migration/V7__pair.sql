@@ -14,6 +14,32 @@ alter table camera add column removed_at timestamptz;
 drop index camera_name_in_household;
 create unique index camera_name_in_household on camera (household_id, lower(name)) where removed_at is null;
 
+-- Hubs: joined before their cameras, by runs of their own.
+create table hub (
+  id              bigint generated always as identity primary key,
+  household_id    bigint not null references household,
+  model_key       text not null,
+  name            text not null check (length(name) between 1 and 24),
+  serial          text check (length(serial) <= 40),
+  sticker_kept    text check (length(sticker_kept) <= 120),
+  firmware        text check (length(firmware) <= 40),
+  room            text check (length(room) <= 40),
+  joined_at       timestamptz,
+  own_password_at timestamptz,
+  unique (household_id, id),
+  unique (household_id, model_key)
+);
+alter table run add column hub_id bigint;
+alter table run add foreign key (household_id, hub_id) references hub (household_id, id);
+create unique index one_open_run_a_hub on run (hub_id) where finished_at is null;
+alter table secret add column hub_id bigint;
+alter table secret add foreign key (household_id, hub_id) references hub (household_id, id);
+alter table secret drop constraint secret_kind;
+alter table secret add constraint secret_kind check (kind in ('WIFI_PASSWORD', 'CAMERA_PASSWORD', 'INITIAL_PASSWORD', 'HUB_PASSWORD'));
+alter table secret add constraint secret_of_a_hub check ((kind = 'HUB_PASSWORD') = (hub_id is not null));
+drop index secret_of_what;
+create unique index secret_of_what on secret (household_id, kind, coalesce(camera_id, 0), coalesce(network_id, 0), coalesce(hub_id, 0));
+
 -- A new router or password: from when on every device has to come back.
 create table rejoin (
   id           bigint generated always as identity primary key,
@@ -52,4 +78,5 @@ alter table run alter column camera_id drop not null;
 alter table run add column rehearsal_id bigint references rehearsal;
 alter table run add column part int;
 alter table run add constraint run_of_a_house_or_an_exercise
-  check ((household_id is null) = (rehearsal_id is not null) and (camera_id is null) = (rehearsal_id is not null) and (part is null) = (rehearsal_id is null));
+  check ((household_id is null) = (rehearsal_id is not null) and num_nonnulls(camera_id, hub_id) = (case when rehearsal_id is null then 1 else 0 end)
+         and (part is null) = (rehearsal_id is null));

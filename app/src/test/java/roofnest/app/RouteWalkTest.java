@@ -36,7 +36,7 @@ class RouteWalkTest {
             "secret_reveal", "access_grant", "mail", "invitation", "run", "run_event", "bench_act", "trial", "proof", "signature", "log_entry", "finding",
             "reading", "plan_step", "underlay", "variant", "router", "air_scan", "preparation",
             "prepared_item", "household_photo", "told_person", "firm_model", "price", "kit_check", "firm_money", "visit", "visit_task",
-            "travel", "appointment", "rehearsal", "rejoin", "rejoin_back");
+            "travel", "appointment", "rehearsal", "rejoin", "rejoin_back", "hub");
 
     /** Addresses that take a file, and the field it is in. */
     private static final Map<String, String> UPLOADS = Map.of("/survey/plan", "plan", "/survey/readings.csv", "readings", "/draw/underlay", "picture", "/ready/label", "photo", "/ready/air", "file", "/ready/kit/label", "photo");

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
+import roofnest.app.pair.HubRepository;
 import roofnest.app.prove.TrialRepository;
 import roofnest.app.secrets.SecretStore;
 import roofnest.app.survey.CameraRepository;
@@ -31,14 +32,16 @@ class PackController {
     private final CameraRepository cameras;
     private final TrialRepository trials;
     private final SecretStore secrets;
+    private final HubRepository hubs;
     private final Pdf pdf;
     private final Clock clock;
 
-    PackController(Frames frames, CameraRepository cameras, TrialRepository trials, SecretStore secrets, Pdf pdf, Clock clock) {
+    PackController(Frames frames, CameraRepository cameras, TrialRepository trials, SecretStore secrets, HubRepository hubs, Pdf pdf, Clock clock) {
         this.frames = frames;
         this.cameras = cameras;
         this.trials = trials;
         this.secrets = secrets;
+        this.hubs = hubs;
         this.pdf = pdf;
         this.clock = clock;
     }
@@ -64,6 +67,9 @@ class PackController {
         for (CameraRepository.Record camera : cameras.records(ref.id())) {
             secrets.revealCameraPassword(ref, camera.id(), camera.camera().name(), "sealed sheet printed")
                     .ifPresent(password -> lines.add(new Sealed("Camera", camera.camera().name(), password)));
+        }
+        for (HubRepository.Hub hub : hubs.of(ref.id())) {
+            secrets.revealHubPassword(ref, hub.id(), hub.name(), "sealed sheet printed").ifPresent(password -> lines.add(new Sealed("Hub", hub.name(), password)));
         }
         return file("sealed-sheet", ref, pdf.render("documents/sealed-sheet", Map.of("lines", lines, "frame", frame, "date", date())), "attachment");
     }

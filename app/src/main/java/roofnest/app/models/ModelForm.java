@@ -74,7 +74,7 @@ final class ModelForm {
                         whole("/mask/columns", "Mask columns"), whole("/mask/rows", "Mask rows"))),
                 new Group("Radio and Wi-Fi", List.of(
                         many("/radio/bands", "Bands", choices(Band.values())), many("/radio/security", "Security", choices(WifiSecurity.values())), number("/radio/eirpDbm", "Radiates, dBm"),
-                        yesNo("/radio/hiddenName", "Joins a hidden name"), yesNo("/radio/viaHub", "Joins through its hub"),
+                        yesNo("/radio/hiddenName", "Joins a hidden name"), yesNo("/radio/viaHub", "Joins through its hub"), yesNo("/radio/antenna", "Antenna to screw on"),
                         choice("/credentials/nameCharacters", "Network names of", choices(CharacterSet.values())), whole("/credentials/nameMaxBytes", "at most, bytes"),
                         choice("/credentials/passwordCharacters", "Wi-Fi passwords of", choices(CharacterSet.values())), whole("/credentials/passwordMaxBytes", "at most, bytes"),
                         leftOut("/factoryAddress", "Fixed factory address", Type.TEXT_OR_LEFT_OUT, "as 172.20.9.9/24; empty: it asks the house"))),

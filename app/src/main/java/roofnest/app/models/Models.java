@@ -15,6 +15,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
 import roofnest.app.web.BadInput;
+import roofnest.app.web.NoSuchPage;
 import roofnest.core.catalogue.Catalogue;
 import roofnest.core.catalogue.DeviceDocument;
 import roofnest.core.catalogue.DeviceModel;
@@ -77,6 +78,11 @@ public class Models {
     /** The hub that a model joins through, or may join through. */
     public Optional<HubModel> hubOf(DeviceModel model) {
         return shipped.hubOf(model);
+    }
+
+    /** A hub that ships with the application. */
+    public HubModel hub(String key) {
+        return shipped.hubs().stream().filter(hub -> hub.key().equals(key)).findFirst().orElseThrow(NoSuchPage::new);
     }
 
     List<Own> own(long firmId) {

@@ -2,6 +2,8 @@ package roofnest.app.pair;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -74,23 +76,28 @@ class ChangeController {
         Optional<RejoinRepository.Rejoin> open = rejoins.open(ref.id());
         model.addAttribute("begun", open.orElse(null));
         model.addAttribute("zone", clock.getZone());
-        model.addAttribute("plan", plan(ref, frame, open.map(rejoins::back).orElse(Set.of())));
+        model.addAttribute("plan", plan(ref, frame, open.map(rejoins::back).orElse(Set.of()), open.map(RejoinRepository.Rejoin::begunAt)));
         return "rejoin";
     }
 
-    private RejoinPlan plan(HouseholdRef ref, Frame frame, Set<Long> back) {
+    private RejoinPlan plan(HouseholdRef ref, Frame frame, Set<Long> back, Optional<OffsetDateTime> begunAt) {
         Optional<HomeNetwork> network = frame.facts().network();
         List<String> leavers = frame.facts().access().people().stream().filter(person -> person.tie() == Access.Tie.LEFT).map(Access.Person::name).toList();
         RejoinPlan.Old old = new RejoinPlan.Old(network.map(HomeNetwork::name).orElse("the old name"), network.map(each -> Math.min(63, CredentialFit.bytes(each.password()))).orElse(0),
                 network.filter(each -> each.security() == WifiSecurity.OPEN || !each.password().isEmpty()).isPresent(), network.filter(each -> each.security() == WifiSecurity.OPEN).isEmpty(), leavers);
-        List<RejoinPlan.Device> devices = cameras.records(ref.id()).stream().filter(record -> record.camera().joined()).map(record -> device(ref, record, back)).toList();
+        List<RejoinPlan.Device> devices = new ArrayList<>();
+        runs.hubsOf(ref).forEach(hub -> runs.hub(ref, hub.key()).filter(HubRepository.Hub::joined).ifPresent(own -> {
+            MethodOrder order = runs.hubOrder(ref, hub);
+            devices.add(new RejoinPlan.Device(own.id(), own.name(), true, Optional.empty(), order.ways().stream().findFirst(), Math.min(600, order.expectedMinutes()), runs.hubBack(ref, own.id(), begunAt)));
+        }));
+        cameras.records(ref.id()).stream().filter(record -> record.camera().joined()).forEach(record -> devices.add(device(ref, record, back)));
         return RejoinPlan.of(old, true, devices, networks.otherThingsCount(ref.id()));
     }
 
     private RejoinPlan.Device device(HouseholdRef ref, CameraRepository.Record record, Set<Long> back) {
         DeviceModel model = record.camera().model();
         MethodOrder order = runs.order(ref, record, PhoneKind.THROUGH_SETTINGS);
-        return new RejoinPlan.Device(record.id(), record.camera().name(), false, model.radio().viaHub() ? Optional.of("its hub") : Optional.empty(), order.ways().stream().findFirst(),
+        return new RejoinPlan.Device(record.id(), record.camera().name(), false, model.radio().viaHub() ? Optional.of(runs.hubNameFor(model)) : Optional.empty(), order.ways().stream().findFirst(),
                 Math.min(600, order.expectedMinutes()), back.contains(record.id()));
     }
 

@@ -31,6 +31,7 @@ import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
 import roofnest.app.web.HouseholdRef;
 import roofnest.core.catalogue.Cue;
+import roofnest.core.catalogue.HubModel;
 import roofnest.core.catalogue.Joinable;
 import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.catalogue.PhoneKind;
@@ -63,6 +64,15 @@ class PairController {
     /** A camera at Pair: its ways in, the best first, those that are ruled out here, and its open run. */
     record Waiting(CameraRepository.Record record, MethodOrder order, Optional<Long> openRun) {}
 
+    /** A hub at Pair. @param hub null while it is not there yet */
+    record HubLine(HubModel model, HubRepository.Hub hub, MethodOrder order, Optional<Long> openRun) {}
+
+    @PostMapping("/households/{household}/pair/hub-runs")
+    String startHub(HouseholdRef ref, @RequestParam(defaultValue = "") String hub, @RequestParam PairingMethod.Way way, @RequestParam(defaultValue = "THROUGH_SETTINGS") PhoneKind phone,
+            @RequestParam(defaultValue = "false") boolean bench) {
+        return toRun(ref, runs.startHub(ref, hub, way, phone, bench));
+    }
+
     @GetMapping("/households/{household}/pair")
     String pair(HouseholdRef ref, @RequestParam(defaultValue = "THROUGH_SETTINGS") PhoneKind phone, Model model) {
         frames.frame(ref, Stage.PAIR, model);
@@ -70,18 +80,20 @@ class PairController {
         model.addAttribute("waiting", cameras.records(ref.id()).stream().map(record -> new Waiting(
                 record, runs.order(ref, record, phone),
                 all.stream().filter(run -> run.cameraId() == record.id() && !run.finished()).map(RunRepository.Run::id).findFirst())).toList());
+        model.addAttribute("hubs", runs.hubsOf(ref).stream().map(hub -> new HubLine(hub, runs.hub(ref, hub.key()).orElse(null), runs.hubOrder(ref, hub),
+                all.stream().filter(run -> run.hubId() > 0 && !run.finished() && runs.hub(ref, hub.key()).filter(own -> own.id() == run.hubId()).isPresent()).map(RunRepository.Run::id).findFirst())).toList());
         model.addAttribute("phone", phone);
         model.addAttribute("phones", PhoneKind.values());
-        model.addAttribute("devices", devices(runs.openOnes(ref)));
+        model.addAttribute("devices", devices(ref, runs.openOnes(ref)));
         return "pair";
     }
 
     /** What to do now across all open runs. */
-    private List<RunView.DeviceLine> devices(List<Runs.Open> open) {
+    private List<RunView.DeviceLine> devices(HouseholdRef ref, List<Runs.Open> open) {
         OffsetDateTime now = OffsetDateTime.now(clock);
         Map<String, Long> numbers = new HashMap<>();
         open.forEach(run -> numbers.put(run.deviceName(), run.run().id()));
-        return Attention.of(open.stream().map(run -> new Attention.Device(run.deviceName(), run.state().step(), RunView.elapsed(run.state(), now), Optional.empty())).toList()).stream()
+        return Attention.of(open.stream().map(run -> new Attention.Device(run.deviceName(), run.state().step(), RunView.elapsed(run.state(), now), runs.waitsForHub(ref, run))).toList()).stream()
                 .map(attention -> RunView.line(attention, numbers.get(attention.device()))).toList();
     }
 
@@ -194,14 +206,14 @@ class PairController {
         model.addAttribute("run", RunView.of(open, OffsetDateTime.now(clock), clock.getZone()));
         model.addAttribute("devices", lines(ref, open));
         model.addAttribute("meanwhile", meanwhile(ref, open));
-        model.addAttribute("otherWays", open.state().changeMethod() ? runs.order(ref, open.camera().orElseThrow(), open.run().phone()).ways().stream().filter(way -> way.way() != open.run().way()).toList() : List.of());
+        model.addAttribute("otherWays", open.state().changeMethod() ? runs.orderOf(ref, open).ways().stream().filter(way -> way.way() != open.run().way()).toList() : List.of());
         RunPage.addForm(model, open, () -> runs.suggestPassword(open.device()), () -> runs.suggestName(ref, open));
         return "run";
     }
 
     /** Open runs first, in the order in which they want hands; then the cameras without one. */
     private List<RunView.DeviceLine> lines(HouseholdRef ref, Runs.Open here) {
-        List<RunView.DeviceLine> lines = new ArrayList<>(devices(runs.openOnes(ref)));
+        List<RunView.DeviceLine> lines = new ArrayList<>(devices(ref, runs.openOnes(ref)));
         for (CameraRepository.Record record : cameras.records(ref.id())) {
             if (lines.stream().noneMatch(line -> line.name().equals(record.camera().name()))) {
                 lines.add(new RunView.DeviceLine(record.camera().name(), record.camera().ownPassword() ? "joined, own password" : record.camera().joined() ? "joined, still on its factory password" : "waiting its turn",
@@ -216,6 +228,6 @@ class PairController {
             return List.of();
         }
         List<String> waiting = cameras.records(ref.id()).stream().filter(record -> !record.camera().joined() && record.id() != open.run().cameraId()).map(record -> record.camera().name()).toList();
-        return Meanwhile.of(open.camera().orElseThrow().serial() != null, open.device().setUp().stickerPlace(), waiting, runs.thingsToRejoin(ref));
+        return Meanwhile.of(open.camera().filter(camera -> camera.serial() == null).isEmpty(), open.device().setUp().stickerPlace(), waiting, runs.thingsToRejoin(ref));
     }
 }

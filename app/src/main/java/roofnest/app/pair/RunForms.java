@@ -6,11 +6,8 @@ import java.util.Optional;
 
 import org.springframework.stereotype.Service;
 
-import roofnest.app.secrets.SecretStore;
-import roofnest.app.survey.CameraRepository;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
 import roofnest.core.catalogue.Joinable;
 import roofnest.core.catalogue.Recovery;
 import roofnest.core.pairing.CameraName;
@@ -19,32 +16,25 @@ import roofnest.core.pairing.Step;
 /** What is typed in the course of a run. In a house it goes to the camera and the sealed store; in an exercise nothing of it is kept. */
 @Service
 class RunForms {
-    private final CameraRepository cameras;
-    private final SecretStore secrets;
-
-    RunForms(CameraRepository cameras, SecretStore secrets) {
-        this.cameras = cameras;
-        this.secrets = secrets;
-    }
-
     /** @return what the run's event says of it; empty when faults stand at its fields and nothing was kept */
-    Optional<String> take(HouseholdRef ref, Runs.Open open, Form form) {
-        long camera = open.run().cameraId();
-        return switch (open.state().step().form()) {
+    Optional<String> take(Subjects.Subject subject, Step.Form which, Form form) {
+        return switch (which) {
             case NONE -> throw new BadInput("Nothing is to be typed at this step.");
-            case DEVICE_PASSWORD -> password(ref, open, form);
+            case DEVICE_PASSWORD -> fitting(subject.device(), form, subject.passwordOnLabel()).map(password -> {
+                subject.ownPassword(password);
+                return "own password sealed";
+            });
             case OWNERS_WORD -> ownersWord(form);
-            case SETTLE -> settled(open.device(), form).map(settled -> {
-                cameras.settle(ref.id(), camera, settled.firmware(), settled.recovery());
+            case SETTLE -> settled(subject.device(), form).map(settled -> {
+                subject.settle(settled.firmware(), settled.recovery());
                 return settled.note();
             });
             case STICKER -> sticker(form).map(sticker -> {
-                cameras.keepSticker(ref.id(), camera, sticker.serial(), sticker.kept());
+                subject.keepSticker(sticker.serial(), sticker.kept());
                 return "serial " + sticker.serial();
             });
-            case NAME -> named(form, cameras.namesOfOthers(ref.id(), camera)).map(name -> {
-                cameras.rename(ref.id(), camera, name);
-                cameras.putInRoom(ref.id(), camera, form.raw("room").isBlank() ? null : form.raw("room").strip());
+            case NAME -> named(form, subject.otherNames()).map(name -> {
+                subject.rename(name, form.raw("room"));
                 return "named " + name;
             });
         };
@@ -60,14 +50,6 @@ class RunForms {
             case STICKER -> sticker(form).map(sticker -> "serial " + sticker.serial());
             case NAME -> named(form, List.of()).map(name -> "named " + name);
         };
-    }
-
-    private Optional<String> password(HouseholdRef ref, Runs.Open open, Form form) {
-        return fitting(open.device(), form, secrets.initialPasswordForRules(ref.id(), open.run().cameraId())).map(password -> {
-            secrets.sealCameraPassword(ref.id(), open.run().cameraId(), password, ref.by());
-            cameras.markOwnPassword(ref.id(), open.run().cameraId());
-            return "own password sealed";
-        });
     }
 
     /** @param onLabel the password that its sticker says, when it was read */

@@ -40,7 +40,7 @@ class RunRepository {
     }
 
     record Run(
-            long id, long cameraId, PairingMethod.Way way, PhoneKind phone, String networkName, boolean bench, OffsetDateTime startedAt, String startedBy,
+            long id, long cameraId, long hubId, PairingMethod.Way way, PhoneKind phone, String networkName, boolean bench, OffsetDateTime startedAt, String startedBy,
             OffsetDateTime finishedAt, boolean givenUp, int part) {
         boolean finished() {
             return finishedAt != null;
@@ -94,6 +94,23 @@ class RunRepository {
                 .param("householdId", householdId)
                 .param("cameraId", cameraId)
                 .param("way", way.name())
+                .param("networkName", networkName)
+                .param("bench", bench)
+                .param("now", OffsetDateTime.now(clock))
+                .param("by", by)
+                .query(Long.class).single();
+    }
+
+    long startHub(long householdId, long hubId, PairingMethod.Way way, PhoneKind phone, String networkName, boolean bench, String by) {
+        return jdbc.sql("""
+                insert into run (household_id, hub_id, way, phone, network_name, bench, started_at, started_by)
+                values (:householdId, :hubId, :way, :phone, :networkName, :bench, :now, :by)
+                returning id
+                """)
+                .param("householdId", householdId)
+                .param("hubId", hubId)
+                .param("way", way.name())
+                .param("phone", phone.name())
                 .param("networkName", networkName)
                 .param("bench", bench)
                 .param("now", OffsetDateTime.now(clock))
@@ -256,7 +273,7 @@ class RunRepository {
     }
 
     private static Run run(ResultSet row, int n) throws SQLException {
-        return new Run(row.getLong("id"), row.getLong("camera_id"), PairingMethod.Way.valueOf(row.getString("way")),
+        return new Run(row.getLong("id"), row.getLong("camera_id"), row.getLong("hub_id"), PairingMethod.Way.valueOf(row.getString("way")),
                 PhoneKind.valueOf(row.getString("phone")), row.getString("network_name"), row.getBoolean("bench"), row.getObject("started_at", OffsetDateTime.class),
                 row.getString("started_by"), row.getObject("finished_at", OffsetDateTime.class), row.getObject("given_up_at") != null, row.getInt("part"));
     }

@@ -3,8 +3,10 @@ package roofnest.app.pair;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 import org.springframework.stereotype.Service;
@@ -20,6 +22,7 @@ import roofnest.app.web.Form;
 import roofnest.app.web.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.HubModel;
 import roofnest.core.catalogue.Joinable;
 import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.catalogue.PhoneKind;
@@ -48,6 +51,8 @@ import roofnest.standins.Place;
 /** Takes runs forward: each step is stored the moment it is taken, and a run is whatever its stored events make of it. */
 @Service
 public class Runs {
+    private static final Setting.Extra FORMAT_CARD = new Setting.Extra("Format its card in it", "In the app, never in a computer: what it has not formatted it may not keep.", 30, false);
+
     private final RunRepository runs;
     private final CameraRepository cameras;
     private final HouseholdChanges changes;
@@ -56,12 +61,14 @@ public class Runs {
     private final RouterRepository routers;
     private final Models models;
     private final RunForms forms;
+    private final HubRepository hubs;
+    private final Subjects subjects;
     private final Clock clock;
     private final SecureRandom random;
 
     Runs(
             RunRepository runs, CameraRepository cameras, HouseholdChanges changes, FactsLoader facts, NetworkRepository networks, RouterRepository routers, Models models,
-            RunForms forms, Clock clock, SecureRandom random) {
+            RunForms forms, HubRepository hubs, Subjects subjects, Clock clock, SecureRandom random) {
         this.runs = runs;
         this.cameras = cameras;
         this.changes = changes;
@@ -70,6 +77,8 @@ public class Runs {
         this.routers = routers;
         this.models = models;
         this.forms = forms;
+        this.hubs = hubs;
+        this.subjects = subjects;
         this.clock = clock;
         this.random = random;
     }
@@ -99,15 +108,32 @@ public class Runs {
                 .orElseGet(() -> runs.start(ref.id(), cameraId, way, phone, network, bench, ref.by())));
     }
 
+    /** The open run of the household's hub of a model, or a new one. */
+    public long startHub(HouseholdRef ref, String modelKey, PairingMethod.Way way, PhoneKind phone, boolean bench) {
+        HubModel model = models.hub(modelKey);
+        if (model.setUp().method(way).isEmpty()) {
+            throw new BadInput(model.fullName() + " does not join by " + way.words() + ".");
+        }
+        String network = facts.load(ref.id()).network()
+                .orElseThrow(() -> new BadInput("Write down the house's Wi-Fi at Ready first; the hub has to be told it.")).name();
+        return changes.make(ref, Stage.PAIR, () -> {
+            long hub = hubs.ensure(ref.id(), modelKey, model.name());
+            return runs.of(ref.id()).stream().filter(run -> run.hubId() == hub && !run.finished()).map(RunRepository.Run::id).findFirst()
+                    .orElseGet(() -> runs.startHub(ref.id(), hub, way, phone, network, bench, ref.by()));
+        });
+    }
+
     /** Gives a way up for another, on the same bench or on none. @return the new run */
     public long changeWay(HouseholdRef ref, long runId, PairingMethod.Way way) {
         Open before = open(ref, runId);
-        if (before.device().setUp().method(way).isEmpty() || before.run().finished()) {
+        RunRepository.Run run = before.run();
+        if (before.device().setUp().method(way).isEmpty() || run.finished()) {
             throw new BadInput("This run cannot go on by " + way.words() + ".");
         }
         return changes.make(ref, Stage.PAIR, () -> {
             runs.giveUp(runId);
-            return runs.start(ref.id(), before.run().cameraId(), way, before.run().phone(), before.run().networkName(), before.run().bench(), ref.by());
+            return run.hubId() > 0 ? runs.startHub(ref.id(), run.hubId(), way, run.phone(), run.networkName(), run.bench(), ref.by())
+                    : runs.start(ref.id(), run.cameraId(), way, run.phone(), run.networkName(), run.bench(), ref.by());
         });
     }
 
@@ -116,12 +142,11 @@ public class Runs {
     }
 
     private Open opened(HouseholdRef ref, RunRepository.Run run) {
-        CameraRepository.Record camera = cameras.get(ref.id(), run.cameraId());
-        DeviceModel model = camera.camera().model();
-        Script script = Scripts.of(run.way(), setting(ref, run, camera.camera().name(), model));
+        Subjects.Subject subject = subjects.of(ref, run);
+        Script script = Scripts.of(run.way(), setting(ref, run, subject));
         List<RunEvent> events = runs.events(run.id());
-        Optional<Bench> bench = run.bench() ? Optional.of(bench(ref, run, model)) : Optional.empty();
-        return new Open(run, camera.camera().name(), model, Optional.of(camera), script, RunState.replay(script, events), events, bench, 1);
+        Optional<Bench> bench = run.bench() ? Optional.of(bench(ref, run, subject.device())) : Optional.empty();
+        return new Open(run, subject.name(), subject.device(), subject.camera(), script, RunState.replay(script, events), events, bench, 1);
     }
 
     /** The hub that stands beside it, whose light is easily taken for its own. */
@@ -134,10 +159,47 @@ public class Runs {
         return runs.of(ref.id()).stream().filter(run -> !run.finished()).map(run -> opened(ref, run)).toList();
     }
 
-    private Setting setting(HouseholdRef ref, RunRepository.Run run, String name, DeviceModel model) {
-        Optional<String> address = Optional.ofNullable(model.factoryAddress()).flatMap(fixed -> routers.of(ref.id()).addresses().flatMap(addresses -> addresses.plan().recipe(name, fixed)))
+    private Setting setting(HouseholdRef ref, RunRepository.Run run, Subjects.Subject subject) {
+        Optional<DeviceModel> model = subject.camera().map(record -> record.camera().model());
+        Optional<String> address = model.map(DeviceModel::factoryAddress).flatMap(fixed -> routers.of(ref.id()).addresses().flatMap(addresses -> addresses.plan().recipe(subject.name(), fixed)))
                 .map(recipe -> String.join(" ", recipe.steps()));
-        return new Setting(model, run.networkName(), run.phone(), models.hubOf(model), address, List.of());
+        return new Setting(subject.device(), run.networkName(), run.phone(), model.flatMap(models::hubOf), address, subject.device() instanceof HubModel hub && hub.cardMaxGb() > 0 ? List.of(FORMAT_CARD) : List.of());
+    }
+
+    /** Hubs that the household's cameras join through, or that are there already. */
+    List<HubModel> hubsOf(HouseholdRef ref) {
+        List<HubModel> needed = new ArrayList<>();
+        cameras.of(ref.id()).stream().filter(camera -> camera.model().radio().viaHub()).flatMap(camera -> models.hubOf(camera.model()).stream()).distinct().forEach(needed::add);
+        hubs.of(ref.id()).stream().map(hub -> models.hub(hub.modelKey())).filter(hub -> !needed.contains(hub)).forEach(needed::add);
+        return needed;
+    }
+
+    Optional<HubRepository.Hub> hub(HouseholdRef ref, String modelKey) {
+        return hubs.of(ref.id()).stream().filter(hub -> hub.modelKey().equals(modelKey)).findFirst();
+    }
+
+    /** Name of the hub that a device waits for; empty when it needs none, or its hub is online. */
+    Optional<String> waitsForHub(HouseholdRef ref, Open open) {
+        return open.camera().map(record -> record.camera().model()).filter(model -> open.run().way() == PairingMethod.Way.HUB_BUTTON).flatMap(models::hubOf)
+                .filter(hub -> hub(ref, hub.key()).filter(HubRepository.Hub::joined).isEmpty()).map(HubModel::fullName);
+    }
+
+    String hubNameFor(DeviceModel model) {
+        return models.hubOf(model).map(HubModel::fullName).orElse("its hub");
+    }
+
+    /** Whether a hub was joined again since then. */
+    boolean hubBack(HouseholdRef ref, long hubId, Optional<OffsetDateTime> since) {
+        return since.isPresent() && runs.of(ref.id()).stream().anyMatch(run -> run.hubId() == hubId && run.finished() && !run.givenUp() && run.finishedAt().isAfter(since.get()));
+    }
+
+    MethodOrder hubOrder(HouseholdRef ref, HubModel hub) {
+        boolean isolated = facts.load(ref.id()).network().filter(HomeNetwork::isolated).isPresent();
+        return MethodOrder.of(hub, new MethodOrder.Here(routers.of(ref.id()).pushButton(), isolated, true, true, true), Map.of());
+    }
+
+    MethodOrder orderOf(HouseholdRef ref, Open open) {
+        return open.camera().map(camera -> order(ref, camera, open.run().phone())).orElseGet(() -> hubOrder(ref, (HubModel) open.device()));
     }
 
     List<RunRepository.Run> of(HouseholdRef ref) {
@@ -209,7 +271,7 @@ public class Runs {
     public void fill(HouseholdRef ref, long runId, String stepId, Form form) {
         change(ref, runId, open -> {
             requireStep(open, stepId);
-            Optional<String> note = forms.take(ref, open, form);
+            Optional<String> note = forms.take(subjects.of(ref, open.run()), open.state().step().form(), form);
             note.ifPresent(words -> runs.add(runId, new RunEvent.Filled(clock.instant(), ref.by(), stepId, words)));
         });
     }
@@ -228,7 +290,10 @@ public class Runs {
     String suggestName(HouseholdRef ref, Open open) {
         HouseholdFacts household = facts.load(ref.id());
         List<String> taken = cameras.namesOfOthers(ref.id(), open.run().cameraId());
-        Camera camera = open.camera().orElseThrow().camera();
+        if (open.camera().isEmpty()) {
+            return open.deviceName();
+        }
+        Camera camera = open.camera().get().camera();
         CameraPose pose = camera.pose();
         Projection projection = new Projection(camera.model().lens(), pose);
         return household.plan()
@@ -256,7 +321,7 @@ public class Runs {
             taking.from(before);
             RunState after = RunState.replay(before.script(), runs.events(runId));
             if (after.step().form() == Step.Form.DEVICE_PASSWORD || after.step().id().equals("update")) {
-                cameras.markJoined(ref.id(), before.run().cameraId());
+                subjects.of(ref, before.run()).markJoined();
             }
             if (after.finished()) {
                 runs.finish(runId);
@@ -274,12 +339,12 @@ public class Runs {
         return runs.acts(open.run().id()).clockMs(OffsetDateTime.now(clock));
     }
 
-    private Bench bench(HouseholdRef ref, RunRepository.Run run, DeviceModel model) {
+    private Bench bench(HouseholdRef ref, RunRepository.Run run, Joinable device) {
         RunRepository.Acts acts = runs.acts(run.id());
         Optional<HomeNetwork> network = facts.load(ref.id()).network();
-        boolean suits = network.map(each -> CredentialFit.judge(each, model).stream().noneMatch(FitIssue::blocks)).orElse(false);
-        boolean outside = model.factoryAddress() != null && routers.of(ref.id()).addresses().map(addresses -> addresses.plan().recipe("it", model.factoryAddress()).isPresent()).orElse(false);
+        boolean suits = network.map(each -> CredentialFit.judge(each, device).stream().noneMatch(FitIssue::blocks)).orElse(false);
+        boolean outside = device instanceof DeviceModel model && model.factoryAddress() != null && routers.of(ref.id()).addresses().map(addresses -> addresses.plan().recipe("it", model.factoryAddress()).isPresent()).orElse(false);
         Place place = new Place(run.networkName(), suits, network.filter(HomeNetwork::isolated).isPresent(), routers.of(ref.id()).pushButton(), false, outside, run.phone());
-        return Bench.replay(model, place, acts.acts(), acts.clockMs(OffsetDateTime.now(clock)));
+        return Bench.replay(device, place, acts.acts(), acts.clockMs(OffsetDateTime.now(clock)));
     }
 }

@@ -28,16 +28,16 @@ public class SecretStore {
     public record Reveal(String what, String by, OffsetDateTime at) {}
 
     public void sealWifiPassword(long householdId, long networkId, String password, String by) {
-        seal(new Which(householdId, "WIFI_PASSWORD", null, networkId), password, by);
+        seal(new Which(householdId, "WIFI_PASSWORD", null, networkId, null), password, by);
     }
 
     public void sealCameraPassword(long householdId, long cameraId, String password, String by) {
-        seal(new Which(householdId, "CAMERA_PASSWORD", cameraId, null), password, by);
+        seal(new Which(householdId, "CAMERA_PASSWORD", cameraId, null, null), password, by);
     }
 
     /** The password that a device came with, from its sticker. */
     public void sealInitialPassword(long householdId, long cameraId, String password, String by) {
-        seal(new Which(householdId, "INITIAL_PASSWORD", cameraId, null), password, by);
+        seal(new Which(householdId, "INITIAL_PASSWORD", cameraId, null, null), password, by);
     }
 
     /** For the rules, which judge a password without showing it: of the network that cameras join. */
@@ -55,7 +55,7 @@ public class SecretStore {
     }
 
     public Optional<String> wifiPasswordForRules(long householdId, long networkId) {
-        return open(new Which(householdId, "WIFI_PASSWORD", null, networkId));
+        return open(new Which(householdId, "WIFI_PASSWORD", null, networkId, null));
     }
 
     public Optional<String> revealWifiPassword(HouseholdRef ref, long networkId, String why) {
@@ -65,24 +65,34 @@ public class SecretStore {
     }
 
     public Optional<String> revealCameraPassword(HouseholdRef ref, long cameraId, String cameraName, String why) {
-        Optional<String> password = open(new Which(ref.id(), "CAMERA_PASSWORD", cameraId, null));
+        Optional<String> password = open(new Which(ref.id(), "CAMERA_PASSWORD", cameraId, null, null));
         password.ifPresent(p -> log(ref, "password of " + cameraName + ": " + why));
         return password;
     }
 
     public Optional<String> revealInitialPassword(HouseholdRef ref, long cameraId, String cameraName, String why) {
-        Optional<String> password = open(new Which(ref.id(), "INITIAL_PASSWORD", cameraId, null));
+        Optional<String> password = open(new Which(ref.id(), "INITIAL_PASSWORD", cameraId, null, null));
         password.ifPresent(p -> log(ref, "initial password of " + cameraName + ": " + why));
         return password;
     }
 
     /** For the rules, which compare it without showing it. */
     public Optional<String> initialPasswordForRules(long householdId, long cameraId) {
-        return open(new Which(householdId, "INITIAL_PASSWORD", cameraId, null));
+        return open(new Which(householdId, "INITIAL_PASSWORD", cameraId, null, null));
     }
 
     public boolean hasInitialPassword(long householdId, long cameraId) {
         return initialPasswordForRules(householdId, cameraId).isPresent();
+    }
+
+    public void sealHubPassword(long householdId, long hubId, String password, String by) {
+        seal(new Which(householdId, "HUB_PASSWORD", null, null, hubId), password, by);
+    }
+
+    public Optional<String> revealHubPassword(HouseholdRef ref, long hubId, String hubName, String why) {
+        Optional<String> password = open(new Which(ref.id(), "HUB_PASSWORD", null, null, hubId));
+        password.ifPresent(p -> log(ref, "password of " + hubName + ": " + why));
+        return password;
     }
 
     public List<Reveal> reveals(long householdId) {
@@ -98,24 +108,25 @@ public class SecretStore {
     }
 
     /** What a secret belongs to. */
-    private record Which(long householdId, String kind, Long cameraId, Long networkId) {
+    private record Which(long householdId, String kind, Long cameraId, Long networkId, Long hubId) {
         /** Bound into the seal, so that a sealed value moved to another household or kind does not open. */
         private String belongsTo() {
-            return "household " + householdId + " " + kind + (cameraId == null ? "" : " camera " + cameraId);
+            return "household " + householdId + " " + kind + (cameraId == null ? "" : " camera " + cameraId) + (hubId == null ? "" : " hub " + hubId);
         }
     }
 
     private void seal(Which which, String secret, String by) {
         jdbc.sql("""
-                insert into secret (household_id, kind, camera_id, network_id, sealed, sealed_at, sealed_by)
-                values (:householdId, :kind, :cameraId, :networkId, :sealed, :now, :by)
-                on conflict (household_id, kind, coalesce(camera_id, 0), coalesce(network_id, 0))
+                insert into secret (household_id, kind, camera_id, network_id, hub_id, sealed, sealed_at, sealed_by)
+                values (:householdId, :kind, :cameraId, :networkId, :hubId, :sealed, :now, :by)
+                on conflict (household_id, kind, coalesce(camera_id, 0), coalesce(network_id, 0), coalesce(hub_id, 0))
                 do update set sealed = excluded.sealed, sealed_at = excluded.sealed_at, sealed_by = excluded.sealed_by
                 """)
                 .param("householdId", which.householdId())
                 .param("kind", which.kind())
                 .param("cameraId", which.cameraId(), Types.BIGINT)
                 .param("networkId", which.networkId(), Types.BIGINT)
+                .param("hubId", which.hubId(), Types.BIGINT)
                 .param("sealed", sealer.seal(secret, which.belongsTo()))
                 .param("now", OffsetDateTime.now(clock))
                 .param("by", by)
@@ -126,12 +137,13 @@ public class SecretStore {
         return jdbc.sql("""
                 select sealed from secret
                 where household_id = :householdId and kind = :kind and coalesce(camera_id, 0) = coalesce(:cameraId, 0)
-                  and coalesce(network_id, 0) = coalesce(:networkId, 0)
+                  and coalesce(network_id, 0) = coalesce(:networkId, 0) and coalesce(hub_id, 0) = coalesce(:hubId, 0)
                 """)
                 .param("householdId", which.householdId())
                 .param("kind", which.kind())
                 .param("cameraId", which.cameraId(), Types.BIGINT)
                 .param("networkId", which.networkId(), Types.BIGINT)
+                .param("hubId", which.hubId(), Types.BIGINT)
                 .query(byte[].class).optional()
                 .map(sealed -> sealer.open(sealed, which.belongsTo()));
     }

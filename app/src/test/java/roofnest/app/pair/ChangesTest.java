@@ -68,15 +68,15 @@ class ChangesTest {
 
     @Test
     void progress_is_kept_over_two_visits_by_runs_and_by_ticks() throws Exception {
-        assertThat(page("/pair/rejoin")).contains("0 of 2 cameras are back", "The router has changed");
+        assertThat(page("/pair/rejoin")).contains("0 of 2 devices are back", "The router has changed");
         perform(post(path("/pair/rejoin/begin")));
         perform(post(path("/pair/rejoin/back")).param("camera", String.valueOf(sill)));
-        assertThat(page("/pair/rejoin")).contains("1 of 2 cameras are back");
+        assertThat(page("/pair/rejoin")).contains("1 of 2 devices are back");
         long run = runs.start(ref, gate, PairingMethod.Way.HOTSPOT, true);
         demo.jdbc().sql("update run set finished_at = now() where id = :id").param("id", run).update();
-        assertThat(page("/pair/rejoin")).contains("2 of 2 cameras are back");
+        assertThat(page("/pair/rejoin")).contains("2 of 2 devices are back");
         perform(post(path("/pair/rejoin/back")).param("camera", String.valueOf(sill)).param("back", "false"));
-        assertThat(page("/pair/rejoin")).contains("1 of 2 cameras are back");
+        assertThat(page("/pair/rejoin")).contains("1 of 2 devices are back");
         perform(post(path("/pair/rejoin/over")));
         assertThat(page("/pair/rejoin")).contains("The router has changed");
         assertThat(perform(post(path("/pair/rejoin/back")).param("camera", String.valueOf(sill))).getStatus()).isEqualTo(404);
@@ -87,7 +87,7 @@ class ChangesTest {
         perform(post(path("/pair/rejoin/begin")));
         long run = runs.start(ref, gate, PairingMethod.Way.HOTSPOT, true);
         runs.changeWay(ref, run, PairingMethod.Way.STICKER);
-        assertThat(page("/pair/rejoin")).contains("0 of 2 cameras are back");
+        assertThat(page("/pair/rejoin")).contains("0 of 2 devices are back");
     }
 
     @Test

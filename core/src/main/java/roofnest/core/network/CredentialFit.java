@@ -11,7 +11,7 @@ import java.util.stream.Collectors;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.CharacterSet;
 import roofnest.core.catalogue.CredentialRule;
-import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.Joinable;
 import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.catalogue.RadioSpec;
 import roofnest.core.catalogue.WifiSecurity;
@@ -24,7 +24,7 @@ public final class CredentialFit {
     private CredentialFit() {}
 
     /** Every reason against, the certain ones first; empty when the model simply joins. */
-    public static List<FitIssue> judge(HomeNetwork network, DeviceModel model) {
+    public static List<FitIssue> judge(HomeNetwork network, Joinable model) {
         List<FitIssue> issues = new ArrayList<>();
         CredentialRule rule = model.credentials();
         text(issues, FitIssue.Field.NAME, "The name", network.name(), rule.nameCharacters(), rule.nameMaxBytes(), model);
@@ -49,7 +49,7 @@ public final class CredentialFit {
 
     private static void text(
             List<FitIssue> issues, FitIssue.Field field, String what, String text, CharacterSet allowed, int maxBytes,
-            DeviceModel model) {
+            Joinable model) {
         String odd = text.codePoints().filter(c -> !allowed.allows(c)).distinct().limit(6)
                 .mapToObj(c -> c == ' ' ? "a space" : "“" + Character.toString(c) + "”").collect(Collectors.joining(", "));
         if (!odd.isEmpty()) {
@@ -67,7 +67,7 @@ public final class CredentialFit {
         }
     }
 
-    private static void radio(List<FitIssue> issues, HomeNetwork network, RadioSpec radio, DeviceModel model) {
+    private static void radio(List<FitIssue> issues, HomeNetwork network, RadioSpec radio, Joinable model) {
         boolean shared = network.bands().stream().anyMatch(radio.bands()::contains);
         if (!shared) {
             issues.add(new FitIssue(FitIssue.Field.BAND, true,
@@ -96,7 +96,7 @@ public final class CredentialFit {
     /** Ways in which the app needs no path to the camera over the house's own network. */
     private static final Set<PairingMethod.Way> PAST_ISOLATION = Set.of(PairingMethod.Way.HOTSPOT, PairingMethod.Way.PHONE_CODE, PairingMethod.Way.HUB_BUTTON, PairingMethod.Way.SAME_ACCOUNT);
 
-    private static void isolation(List<FitIssue> issues, DeviceModel model) {
+    private static void isolation(List<FitIssue> issues, Joinable model) {
         boolean joins = model.setUp().methods().stream().map(PairingMethod::way).anyMatch(PAST_ISOLATION::contains);
         issues.add(new FitIssue(FitIssue.Field.ISOLATION, !joins,
                 joins ? "The network keeps its devices apart: " + model.fullName() + " joins, but every look goes by way of the internet."

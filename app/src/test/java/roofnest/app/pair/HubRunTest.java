@@ -1,0 +1,110 @@
+package roofnest.app.pair;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Set;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+
+import roofnest.app.AppTest;
+import roofnest.app.DemoPlaces;
+import roofnest.app.household.HouseholdRepository;
+import roofnest.app.ready.NetworkRepository;
+import roofnest.app.secrets.SecretStore;
+import roofnest.app.survey.CameraRepository;
+import roofnest.app.web.BadInput;
+import roofnest.app.web.Form;
+import roofnest.app.web.HouseholdRef;
+import roofnest.app.web.NoSuchPage;
+import roofnest.core.catalogue.Band;
+import roofnest.core.catalogue.PairingMethod.Way;
+import roofnest.core.catalogue.PhoneKind;
+import roofnest.core.catalogue.WifiSecurity;
+import roofnest.core.judge.Camera;
+import roofnest.core.network.HomeNetwork;
+import roofnest.core.view.CameraPose;
+
+/** A hub is joined by a run of its own, before the cameras that join through it. */
+@AppTest
+class HubRunTest {
+    @Autowired private MockMvc mvc;
+    @Autowired private DemoPlaces demo;
+    @Autowired private HouseholdRepository households;
+    @Autowired private CameraRepository cameras;
+    @Autowired private NetworkRepository networks;
+    @Autowired private SecretStore secrets;
+    @Autowired private Runs runs;
+
+    private HouseholdRef ref;
+    private long door;
+
+    @BeforeEach
+    void aHubKit() {
+        ref = new HouseholdRef(households.add(demo.staff("jory").firmId(), "Hubbed", "2 Staithe", LocalDate.now().plusDays(15), "hub kit"), demo.staff("jory"));
+        networks.save(ref.id(), new HomeNetwork("staithe2", "nine-herons-wade", Set.of(Band.GHZ_2_4), WifiSecurity.WPA2, false), 0, ref.by());
+        door = cameras.add(ref.id(), "Door", "pellan-drift", new CameraPose(0, 0, 2.4, 0, 10), Camera.Settings.DEFAULT);
+    }
+
+    @Test
+    void the_hub_goes_first_and_is_secured_like_everything_else() throws Exception {
+        assertThat(page()).contains("Perch", "not joined yet, goes first");
+        long drift = runs.start(ref, door, Way.HUB_BUTTON, true);
+        assertThat(runs.waitsForHub(ref, runs.open(ref, drift))).contains("Pellan Perch");
+        long run = runs.startHub(ref, "pellan-perch", Way.HOTSPOT, PhoneKind.ONE_TAP, true);
+        assertThat(runs.startHub(ref, "pellan-perch", Way.HOTSPOT, PhoneKind.ONE_TAP, true)).as("the same run").isEqualTo(run);
+        act(run, "power", "ready", true);
+        act(run, "hotspot", "on-hotspot", false);
+        act(run, "details", "joining", false);
+        runs.skipAhead(ref, run);
+        runs.answer(ref, run, "joining", "joined");
+        act(run, "live", "live", false);
+        assertThat(runs.waitsForHub(ref, runs.open(ref, drift))).isEmpty();
+        Form factory = new Form(Map.of("devicePassword", "perch-0000"));
+        runs.fill(ref, run, "password", factory);
+        assertThat(factory.faultAt("devicePassword")).contains("came with");
+        runs.fill(ref, run, "password", new Form(Map.of("devicePassword", "Wharf-31-roof")));
+        runs.handsOn(ref, run);
+        runs.skipAhead(ref, run);
+        runs.answer(ref, run, "update", "updated");
+        runs.fill(ref, run, "settle", new Form(Map.of("firmware", "5.0", "clockSet", "true")));
+        runs.fill(ref, run, "sticker", new Form(Map.of("serial", "PE-1", "stickerKept", "in the guide")));
+        Form taken = new Form(Map.of("cameraName", "door"));
+        runs.fill(ref, run, "name", taken);
+        assertThat(taken.faultAt("cameraName")).contains("Another camera");
+        runs.fill(ref, run, "name", new Form(Map.of("cameraName", "Hall perch")));
+        runs.handsOn(ref, run);
+        runs.answer(ref, run, "last-1", "put-right");
+        assertThat(runs.open(ref, run).state().finished()).isTrue();
+        HubRepository.Hub hub = runs.hub(ref, "pellan-perch").orElseThrow();
+        assertThat(hub.name()).isEqualTo("Hall perch");
+        assertThat(hub.joined() && hub.ownPassword()).isTrue();
+        assertThat(secrets.revealHubPassword(ref, hub.id(), hub.name(), "test")).contains("Wharf-31-roof");
+        assertThat(page()).contains("Hall perch", "joined, secured and named", "serial PE-1").doesNotContain("Wharf-31-roof");
+    }
+
+    @Test
+    void what_is_no_hub_and_no_way_of_one_is_refused() {
+        assertThatThrownBy(() -> runs.startHub(ref, "dunmark-post", Way.HOTSPOT, PhoneKind.ONE_TAP, true)).isInstanceOf(NoSuchPage.class);
+        assertThatThrownBy(() -> runs.startHub(ref, "pellan-perch", Way.BROWSER, PhoneKind.ONE_TAP, true)).isInstanceOf(BadInput.class);
+    }
+
+    private void act(long run, String step, String answer, boolean waits) {
+        runs.handsOn(ref, run);
+        if (waits) {
+            runs.skipAhead(ref, run);
+        }
+        runs.answer(ref, run, step, answer);
+    }
+
+    private String page() throws Exception {
+        return mvc.perform(get("/households/" + ref.id() + "/pair").with(user(ref.staff()))).andReturn().getResponse().getContentAsString();
+    }
+}
