@@ -70,7 +70,8 @@ class AccessibilityTest {
         paths.add(address(visit, "Quiller") + "/ready/air");
         paths.add(quiller + "/ready?with=MIXED_SECURITY");
         paths.add(quiller + "/day");
-        paths.addAll(List.of("/round", "/round?on=" + LocalDate.now().plusDays(1), "/models/pellan-swift", "/models/form?from=oskarra-ledge"));
+        paths.add(quiller + "/pair/rejoin");
+        paths.addAll(List.of("/round", "/round?on=" + LocalDate.now().plusDays(1), "/rehearsals", "/models/pellan-swift", "/models/form?from=oskarra-ledge"));
         paths.add(quiller + "/survey/draw");
         paths.add(quiller + "/survey/compare");
         String peverell = address(visit, "Peverell");
@@ -82,6 +83,29 @@ class AccessibilityTest {
         visit.household("Peverell").prove().begin("Alert", "Front eye");
         paths.add(visit.page().url().replace(visit.site(), ""));
         return paths;
+    }
+
+    @Test
+    void a_visit_a_rehearsal_its_debrief_and_a_removal_have_no_violation(Visit visit) {
+        List<String> violations = new ArrayList<>();
+        visit.as("jory").household("Merrin");
+        visit.open(visit.page().url().replace(visit.site(), "").replaceAll("(/households/[0-9]+).*", "$1") + "/day");
+        visit.page().waitForNavigation(() -> visit.page().getByText("The visit begins").click());
+        all(visit, violations);
+        visit.open("/rehearsals").page().waitForNavigation(() -> visit.page().locator(".exercises .btn-ink").first().click());
+        all(visit, violations);
+        visit.household("Peverell").pair();
+        visit.page().waitForNavigation(() -> visit.page().getByText("Take Front eye out").click());
+        all(visit, violations);
+        visit.page().waitForNavigation(() -> visit.page().getByText("It leaves the house").click());
+        check(visit, violations);
+        assertThat(violations).isEmpty();
+    }
+
+    private static void all(Visit visit, List<String> violations) {
+        check(visit, violations);
+        checkDim(visit, violations);
+        checkWidth(visit, violations);
     }
 
     private static String address(Visit visit, String household) {

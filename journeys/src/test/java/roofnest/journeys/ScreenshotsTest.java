@@ -51,8 +51,16 @@ class ScreenshotsTest {
         RunPage run = quiller.pair().startOnStandIns();
         run.hands().timePasses().see("Amber, slow").hands().see("Joined to").hands().see("Amber, quick");
         take(visit, "04-pair-run");
-        run.timePasses().see("Green, steady").hands().see("A live picture").done();
-        run.type("serial", "PO-90017-Q").type("stickerKept", "under the base plate").done().done();
+        run.timePasses().see("Green, steady").hands().see("A live picture").done().hands().timePasses().see("Up to date");
+        run.type("firmware", "2.4.1").tick("clockSet").done().type("serial", "PO-90017-Q").type("stickerKept", "under the base plate").done().done();
+        visit.household("Treloar").pair();
+        take(visit, "04-pair-ranking");
+        rehearse(visit);
+        visit.household("Brannock").pair();
+        visit.page().getByText("Rejoin plan").click();
+        visit.page().getByText("The router has changed").click();
+        take(visit, "04-rejoin");
+        visit.household("Quiller");
         quiller.mount().takeHeight("2.70 m");
         take(visit, "05-mount");
         visit.household("Lanyon").tune();
@@ -78,23 +86,30 @@ class ScreenshotsTest {
         page.getByText("Night", new Page.GetByTextOptions().setExact(true)).click();
         page.locator(".picture.by-night").waitFor();
         page.locator("#walk-slider").fill("36");
-        take(visit, "02-survey-walks");
         page.getByText("Dim", new Page.GetByTextOptions().setExact(true)).click();
         panel(visit, "Sun");
-        take(visit, "02-survey-sun");
         page.getByText("Dim", new Page.GetByTextOptions().setExact(true)).click();
         page.getByText("Draw", new Page.GetByTextOptions().setExact(true)).click();
         new DrawPage(page).choose("wall-material", "brick").click(14, 2).click(17, 2).hover(17, 4.6);
         take(visit, "02-survey-draw");
         new DrawPage(page).press("Escape").undo().done();
-        panel(visit, "Spots");
-        page.getByText("Compare side by side").click();
-        take(visit, "02-survey-compare");
         visit.household("Merrin").survey();
         panel(visit, "Signal");
         take(visit, "02-survey-signal");
         visit.household("Quiller");
         quiller.survey();
+    }
+
+    /** One answer is given too early, so that the debrief has something to tell. */
+    private static void rehearse(Visit visit) {
+        visit.open("/rehearsals");
+        Page page = visit.page();
+        page.waitForNavigation(() -> page.locator(".exercises li", new Page.LocatorOptions().setHasText("The other monitor answers")).getByText("Begin").click());
+        RunPage run = new RunPage(page);
+        run.hands().see("White, steady").timePasses().see("White, slow").hands().see("A square code").hands().see("Blue, quick").see("White, slow").hands().see("White, slow").hands();
+        run.see("Another monitor").hands().see("Done").hands().see("A square code").hands().see("Blue, quick").timePasses().see("Blue, steady").hands().see("A live picture").done();
+        run.hands().timePasses().see("Up to date").type("firmware", "1.9").tick("clockSet").done().type("serial", "SI-7").type("stickerKept", "in the guide").done().done();
+        take(visit, "04-rehearsal-debrief");
     }
 
     private static void panel(Visit visit, String name) {

@@ -49,6 +49,13 @@ public final class Visit implements AutoCloseable {
         return this;
     }
 
+    /** Another person at another browser, at the same site. */
+    public Visit another() {
+        Visit other = new Visit(browser, demo);
+        other.site = site;
+        return other;
+    }
+
     /** Signs in to the demo world as somebody of Ladderhall. */
     public Visit as(String name) {
         if (site == null) {
