@@ -56,7 +56,7 @@ class ScreenshotsTest {
         visit.household("Treloar").pair();
         take(visit, "04-pair-ranking");
         rehearse(visit);
-        visit.household("Brannock").pair();
+        visit.household("Quiller").pair();
         visit.page().getByText("Rejoin plan").click();
         visit.page().getByText("The router has changed").click();
         take(visit, "04-rejoin");

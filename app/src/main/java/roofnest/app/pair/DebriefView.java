@@ -26,7 +26,7 @@ record DebriefView(String head, String verdict, List<String> hidden, List<Part> 
     static DebriefView of(RehearsalRepository.Rehearsal rehearsal, List<Rehearsals.PartDebrief> parts) {
         double lost = rehearsal.minutes() - rehearsal.shortest();
         String verdict = (rehearsal.wrong() == 0 ? "No wrong move" : rehearsal.wrong() + (rehearsal.wrong() == 1 ? " wrong move" : " wrong moves")) + ". "
-                + (lost > 0.5 ? Numbers.fixed(lost, 0) + " min longer than the shortest way." : "As quick as it can be done.");
+                + (lost > 1.5 ? Numbers.fixed(lost, 0) + " min longer than the shortest way." : lost > 0.1 ? Numbers.fixed(60 * lost, 0) + " s longer than the shortest way." : "As quick as it can be done.");
         return new DebriefView(minutes(rehearsal.minutes()) + " for what takes " + minutes(rehearsal.shortest()) + " at the shortest", verdict,
                 rehearsal.hidden().stream().map(fault -> fault.words()).sorted().toList(), parts.stream().map(DebriefView::part).toList());
     }

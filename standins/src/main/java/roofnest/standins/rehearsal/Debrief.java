@@ -2,6 +2,7 @@ package roofnest.standins.rehearsal;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 import roofnest.core.catalogue.PairingMethod.Way;
@@ -34,7 +35,7 @@ public record Debrief(List<Taken> taken, List<Wrong> wrong, double minutes) {
      * An answer that was not what was to be seen.
      *
      * @param told which cue would have told
-     * @param lostMinutes until the next right answer
+     * @param lostMinutes by it
      */
     public record Wrong(String step, String said, String told, double lostMinutes) {}
 
@@ -47,32 +48,53 @@ public record Debrief(List<Taken> taken, List<Wrong> wrong, double minutes) {
     public static Debrief of(Exercise.Part part, List<BenchAct> acts, List<Played> ways) {
         List<Taken> taken = new ArrayList<>();
         List<Wrong> wrong = new ArrayList<>();
-        List<Long> wrongAtMs = new ArrayList<>();
         long from = 0;
         for (Played played : ways) {
+            List<String> stepIds = new ArrayList<>();
+            List<Slip> slips = new ArrayList<>();
             Script script = Scripts.of(played.way(), part.setting());
+            RunState state = RunState.start(script);
             List<RunEvent> soFar = new ArrayList<>();
             for (Moment moment : played.moments()) {
-                Step step = RunState.replay(script, soFar).step();
-                Optional<Wrong> slip = slip(part, acts, step, moment);
-                boolean right = slip.isEmpty();
-                taken.add(new Taken(step.title(), from, moment.atMs(), right));
-                if (right && moment.event() instanceof RunEvent.Answered) {
-                    close(wrong, wrongAtMs, moment.atMs());
-                }
-                slip.ifPresent(each -> {
-                    wrong.add(each);
-                    wrongAtMs.add(moment.atMs());
-                });
+                Step step = state.step();
+                stepIds.add(step.id());
+                Optional<Slip> slip = slip(part, acts, step, moment);
+                taken.add(new Taken(step.title(), from, moment.atMs(), slip.isEmpty()));
+                slips.add(slip.orElse(null));
                 soFar.add(moment.event());
+                state = RunState.replay(script, soFar);
                 from = moment.atMs();
             }
+            for (int k = 0; k < slips.size(); k++) {
+                if (slips.get(k) != null) {
+                    Slip slip = slips.get(k);
+                    wrong.add(new Wrong(slip.step(), slip.said(), slip.told(), lostMinutes(played.moments(), stepIds, slips, k)));
+                }
+            }
         }
-        close(wrong, wrongAtMs, from);
         return new Debrief(taken, wrong, from / 60_000.0);
     }
 
-    private static Optional<Wrong> slip(Exercise.Part part, List<BenchAct> acts, Step step, Moment moment) {
+    /** Lost is what passes until the run stands where the right answer would have led; if it never does, until the next right answer. */
+    private static double lostMinutes(List<Moment> moments, List<String> stepIds, List<Slip> slips, int at) {
+        long wrongMs = moments.get(at).atMs();
+        for (int k = at + 1; k < stepIds.size(); k++) {
+            if (slips.get(at).rightNext().filter(stepIds.get(k)::equals).isPresent()) {
+                return (moments.get(k - 1).atMs() - wrongMs) / 60_000.0;
+            }
+        }
+        for (int k = at + 1; k < moments.size(); k++) {
+            if (slips.get(k) == null && moments.get(k).event() instanceof RunEvent.Answered) {
+                return (moments.get(k).atMs() - wrongMs) / 60_000.0;
+            }
+        }
+        return (moments.get(moments.size() - 1).atMs() - wrongMs) / 60_000.0;
+    }
+
+    /** @param rightNext step that the right answer would have led to; empty when none was to be seen */
+    private record Slip(String step, String said, String told, Optional<String> rightNext) {}
+
+    private static Optional<Slip> slip(Exercise.Part part, List<BenchAct> acts, Step step, Moment moment) {
         if (!(moment.event() instanceof RunEvent.Answered answered) || !answered.stepId().equals(step.id())) {
             return Optional.empty();
         }
@@ -83,23 +105,12 @@ public record Debrief(List<Taken> taken, List<Wrong> wrong, double minutes) {
             return Optional.empty();
         }
         if (truth.isPresent()) {
-            String told = truth.get().cue().map(cue -> "The light was " + cue.words().toLowerCase(java.util.Locale.ROOT) + (cue.voice() == null ? "" : ", and it said “" + cue.voice() + "”") + ": " + truth.get().meaning() + ".")
-                    .orElse("To be seen was: " + truth.get().label().toLowerCase(java.util.Locale.ROOT) + ".");
-            return Optional.of(new Wrong(step.title(), said, told, 0));
+            String told = truth.get().cue().map(cue -> "The light was " + cue.words().toLowerCase(Locale.ROOT) + (cue.voice() == null ? "" : ", and it said “" + cue.voice() + "”") + ": " + truth.get().meaning() + ".")
+                    .orElse("To be seen was: " + truth.get().label().toLowerCase(Locale.ROOT) + ".");
+            return Optional.of(new Slip(step.title(), said, told, Optional.of(truth.get().next())));
         }
-        String told = step.act().isPresent() ? "Nothing had been done yet: “" + step.act().get().words().toLowerCase(java.util.Locale.ROOT) + "” comes before the answer."
-                : "None of the answers was to be seen; the light was " + bench.deviceCue().words().toLowerCase(java.util.Locale.ROOT) + ".";
-        return Optional.of(new Wrong(step.title(), said, told, 0));
-    }
-
-    /** Everything between a wrong answer and the next right one is lost by it. */
-    private static void close(List<Wrong> wrong, List<Long> atMs, long nowMs) {
-        for (int i = 0; i < wrong.size(); i++) {
-            if (atMs.get(i) >= 0) {
-                Wrong open = wrong.get(i);
-                wrong.set(i, new Wrong(open.step(), open.said(), open.told(), (nowMs - atMs.get(i)) / 60_000.0));
-                atMs.set(i, -1L);
-            }
-        }
+        String told = step.act().isPresent() ? "Nothing had been done yet: “" + step.act().get().words().toLowerCase(Locale.ROOT) + "” comes before the answer."
+                : "None of the answers was to be seen; the light was " + bench.deviceCue().words().toLowerCase(Locale.ROOT) + ".";
+        return Optional.of(new Slip(step.title(), said, told, Optional.empty()));
     }
 }

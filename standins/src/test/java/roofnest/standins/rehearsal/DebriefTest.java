@@ -48,9 +48,20 @@ class DebriefTest {
         assertThat(debrief.wrong().get(0)).satisfies(wrong -> {
             assertThat(wrong.told()).contains("The light was white, steady", "starting up");
             assertThat(wrong.said()).isEqualTo("White, slow");
-            assertThat(wrong.lostMinutes()).isCloseTo((40_000 - 12_000) / 60_000.0, within(1e-9));
+            assertThat(wrong.lostMinutes()).as("it never came back to where it would have stood").isCloseTo((40_000 - 12_000) / 60_000.0, within(1e-9));
         });
         assertThat(debrief.wrong().get(1).told()).contains("Nothing had been done yet", "join its network");
+    }
+
+    @Test
+    void lost_is_what_passes_until_the_run_stands_where_the_right_answer_would_have_led() {
+        hands(10_000, HandsOn.POWER_ON);
+        answer(12_000, "power", "off");
+        hands(30_000, HandsOn.CHANGE_PACK);
+        answer(31_000, "no-light", "booting");
+        answer(32_000 + BOOT_MS, "boot", "ready");
+        Debrief debrief = debrief();
+        assertThat(debrief.wrong()).singleElement().satisfies(wrong -> assertThat(wrong.lostMinutes()).isCloseTo((31_000 - 12_000) / 60_000.0, within(1e-9)));
     }
 
     @Test
