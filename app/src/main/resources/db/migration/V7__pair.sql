@@ -26,9 +26,10 @@ create table hub (
   room            text check (length(room) <= 40),
   joined_at       timestamptz,
   own_password_at timestamptz,
-  unique (household_id, id),
-  unique (household_id, model_key)
+  removed_at      timestamptz,
+  unique (household_id, id)
 );
+create unique index one_hub_of_a_model on hub (household_id, model_key) where removed_at is null;
 alter table run add column hub_id bigint;
 alter table run add foreign key (household_id, hub_id) references hub (household_id, id);
 create unique index one_open_run_a_hub on run (hub_id) where finished_at is null;
@@ -57,12 +58,13 @@ create table rejoin_back (
   primary key (rejoin_id, camera_id)
 );
 
--- A set exercise on the stand-ins. Its runs belong to no household.
+-- A set exercise on the stand-ins, or a job as it stood when its rehearsal began. Its runs belong to no household.
 create table rehearsal (
   id         bigint generated always as identity primary key,
   firm_id    bigint not null references firm,
   person     text not null,
-  exercise   int not null check (exercise > 0),
+  exercise   int check (exercise > 0),
+  job        text check (length(job) <= 120),
   faults     text[] not null,
   speed      int not null check (speed between 1 and 60),
   started_at timestamptz not null,
@@ -71,6 +73,21 @@ create table rehearsal (
   shortest   double precision,
   wrong      int,
   check ((over_at is null) = (minutes is null) and (over_at is null) = (shortest is null) and (over_at is null) = (wrong is null))
+);
+alter table rehearsal add constraint exercise_or_job check ((exercise is null) = (job is not null));
+create table rehearsal_part (
+  rehearsal_id bigint not null references rehearsal,
+  part         int not null check (part >= 0),
+  model_key    text not null,
+  hub          boolean not null,
+  way          text not null,
+  network_name text not null,
+  suits        boolean not null,
+  isolated     boolean not null,
+  push_button  boolean not null,
+  address      text check (length(address) <= 1000),
+  phone        text not null,
+  primary key (rehearsal_id, part)
 );
 create index rehearsal_by_firm on rehearsal (firm_id, id);
 alter table run alter column household_id drop not null;

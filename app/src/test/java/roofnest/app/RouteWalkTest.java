@@ -36,7 +36,7 @@ class RouteWalkTest {
             "secret_reveal", "access_grant", "mail", "invitation", "run", "run_event", "bench_act", "trial", "proof", "signature", "log_entry", "finding",
             "reading", "plan_step", "underlay", "variant", "router", "air_scan", "preparation",
             "prepared_item", "household_photo", "told_person", "firm_model", "price", "kit_check", "firm_money", "visit", "visit_task",
-            "travel", "appointment", "rehearsal", "rejoin", "rejoin_back", "hub");
+            "travel", "appointment", "rehearsal", "rehearsal_part", "rejoin", "rejoin_back", "hub");
 
     /** Addresses that take a file, and the field it is in. */
     private static final Map<String, String> UPLOADS = Map.of("/survey/plan", "plan", "/survey/readings.csv", "readings", "/draw/underlay", "picture", "/ready/label", "photo", "/ready/air", "file", "/ready/kit/label", "photo");
@@ -89,7 +89,7 @@ class RouteWalkTest {
     void every_page_opens_for_its_own_firm() throws Exception {
         SoftAssertions softly = new SoftAssertions();
         for (Route route : routes()) {
-            boolean hasOwnTest = route.pattern().contains("{token}") || route.pattern().contains("{rehearsal}") || route.pattern().contains("{trial}") || route.pattern().endsWith("/underlay") || route.pattern().endsWith("/photos/{photo}");
+            boolean hasOwnTest = route.pattern().contains("{token}") || route.pattern().contains("{rehearsal}") || route.pattern().contains("{hub}") || route.pattern().contains("{trial}") || route.pattern().endsWith("/underlay") || route.pattern().endsWith("/photos/{photo}");
             if (route.method() == HttpMethod.GET && !hasOwnTest) {
                 int status = call(route, demo.staff("jory"), "Brannock").getStatus();
                 softly.assertThat(status).as(route.pattern()).isIn(200, 302);
@@ -114,7 +114,7 @@ class RouteWalkTest {
         String path = route.pattern().replace("{household}", String.valueOf(demo.household(household)))
                 .replace("{camera}", String.valueOf(demo.camera(household))).replace("{run}", String.valueOf(run(household)))
                 .replace("{trial}", String.valueOf(trial())).replace("{stage}", "ready").replace("{promise}", "1").replace("{resident}", "1")
-                .replace("{token}", "guessed").replace("{reading}", "1").replace("{variant}", "1").replace("{network}", "1").replace("{photo}", "1").replace("{key}", "dunmark-post").replace("{rehearsal}", "1");
+                .replace("{token}", "guessed").replace("{reading}", "1").replace("{variant}", "1").replace("{network}", "1").replace("{photo}", "1").replace("{key}", "dunmark-post").replace("{rehearsal}", "1").replace("{hub}", "1");
         Optional<String> upload = route.method() == HttpMethod.POST ? UPLOADS.keySet().stream().filter(route.pattern()::endsWith).findFirst() : Optional.empty();
         AbstractMockHttpServletRequestBuilder<?> request = upload.isPresent()
                 ? MockMvcRequestBuilders.multipart(path).file(new MockMultipartFile(UPLOADS.get(upload.get()), "{}".getBytes()))

@@ -19,23 +19,21 @@ class PairJourneyTest {
 
     @Test
     void by_thumb_on_a_phone_through_a_way_with_cable_and_letter(Visit visit) {
-        try (RunningApp app = RunningApp.withDemoWorld()) {
-            visit.size(390, 844).at(app).as("jory").household("Treloar").pair();
-            visit.page().locator("li", new Page.LocatorOptions().setHasText("Yard dome")).getByText("On stand-ins").first().tap();
-            RunPage run = new RunPage(visit.page());
-            run.stands("Power it on beside the router");
-            run.hands().see("Green, quick").stands("Let it start").timePasses();
-            thumbs(visit.page());
-            run.see("Green, slow").stands("Cable from the router to it").hands();
-            assertThat(visit.page().locator(".bench-cable")).hasCount(1);
-            run.see("The cable is in").stands("Find its address").hands();
-            assertThat(run.phone()).containsText("Nothing found");
-            run.see("No").stands("Visit it at its own address");
-            assertThat(visit.page().locator(".run-instruction")).containsText("172.20.9.9");
-            run.hands().see("It answers").stands("Log in to it").hands().see("It lets you in").stands("Choose the Wi-Fi").hands();
-            thumbs(visit.page());
-            assertThat(visit.page().locator("html")).hasJSProperty("scrollWidth", 390);
-        }
+        visit.size(390, 844).as("jory").household("Treloar").pair();
+        visit.page().locator("li", new Page.LocatorOptions().setHasText("Yard dome")).getByText("On stand-ins").first().tap();
+        RunPage run = new RunPage(visit.page());
+        run.stands("Power it on beside the router");
+        run.hands().see("Green, quick").stands("Let it start").timePasses();
+        thumbs(visit.page());
+        run.see("Green, slow").stands("Cable from the router to it").hands();
+        assertThat(visit.page().locator(".bench-cable")).hasCount(1);
+        run.see("The cable is in").stands("Find its address").hands();
+        assertThat(run.phone()).containsText("Nothing found");
+        run.see("No").stands("Visit it at its own address");
+        assertThat(visit.page().locator(".run-instruction")).containsText("172.20.9.9");
+        run.hands().see("It answers").stands("Log in to it").hands().see("It lets you in").stands("Choose the Wi-Fi").hands();
+        thumbs(visit.page());
+        assertThat(visit.page().locator("html")).hasJSProperty("scrollWidth", 390);
     }
 
     @Test

@@ -167,6 +167,7 @@ public final class Bench {
                 phone = phone.onBand5(false);
                 putRight(Fault.PHONE_ON_5);
             }
+            case UPDATE_APP -> putRight(Fault.APP_OLD);
             case MONITOR_OFF -> putRight(Fault.OTHER_MONITOR);
             case COME_NEARER -> {
                 tooFar = false;
@@ -234,7 +235,7 @@ public final class Bench {
 
     /** Whether it gets in: the house suits it, the password is right, and it hears the router. */
     private boolean right(boolean passwordRight) {
-        return place.suits() && passwordRight && !pending.contains(Fault.LOOSE_ANTENNA) && !tooFar;
+        return place.suits() && passwordRight && !pending.contains(Fault.LOOSE_ANTENNA) && !pending.contains(Fault.APP_OLD) && !tooFar;
     }
 
     private void live() {
@@ -316,7 +317,7 @@ public final class Bench {
         long until = hub ? hubListensUntilMs : routerListensUntilMs;
         boolean inTime = nowMs <= until && !(pending.remove(Fault.WALKED_SLOWLY) && !hub);
         if (inTime && !(hub && tooFar)) {
-            body = body.told(right(true) || hub, nowMs, 0);
+            body = body.told(hub ? !pending.contains(Fault.APP_OLD) : right(true), nowMs, 0);
         }
     }
 
@@ -333,6 +334,8 @@ public final class Bench {
     private void lookOver(Way way) {
         if (pending.contains(Fault.LOOSE_ANTENNA)) {
             say(Sight.ANTENNA_LOOSE, phoneSays);
+        } else if (pending.contains(Fault.APP_OLD) && way != Way.BROWSER && way != Way.SAME_ACCOUNT) {
+            say(Sight.APP_OLD, phoneSays);
         } else if (pending.contains(Fault.PHONE_ON_5) && (way == Way.STICKER || way == Way.MANUAL_ID)) {
             say(Sight.PHONE_ON_5, phoneSays);
         } else if (pending.contains(Fault.OTHER_MONITOR) && way == Way.PHONE_CODE) {

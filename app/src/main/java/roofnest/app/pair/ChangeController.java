@@ -24,6 +24,7 @@ import roofnest.app.care.LogRepository;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.household.HouseholdChanges;
+import roofnest.app.models.Models;
 import roofnest.app.ready.NetworkRepository;
 import roofnest.app.ready.RouterRepository;
 import roofnest.app.survey.CameraRepository;
@@ -52,12 +53,14 @@ class ChangeController {
     private final NetworkRepository networks;
     private final RouterRepository routers;
     private final LogRepository log;
+    private final HubRepository hubs;
+    private final Models models;
     private final HouseholdChanges changes;
     private final Clock clock;
 
     ChangeController(
             Frames frames, Runs runs, RunRepository runRows, RejoinRepository rejoins, CameraRepository cameras, NetworkRepository networks, RouterRepository routers, LogRepository log,
-            HouseholdChanges changes, Clock clock) {
+            HubRepository hubs, Models models, HouseholdChanges changes, Clock clock) {
         this.frames = frames;
         this.runs = runs;
         this.runRows = runRows;
@@ -66,6 +69,8 @@ class ChangeController {
         this.networks = networks;
         this.routers = routers;
         this.log = log;
+        this.hubs = hubs;
+        this.models = models;
         this.changes = changes;
         this.clock = clock;
     }
@@ -150,6 +155,50 @@ class ChangeController {
         });
         flash.addFlashAttribute("notice", record.camera().name() + " is out of the house. The log has it; its password left the sealed store.");
         return "redirect:" + ref.path() + "/pair";
+    }
+
+    @GetMapping("/households/{household}/pair/hubs/{hub}/remove")
+    String hubRemoval(HouseholdRef ref, @PathVariable("hub") long hubId, Model model) {
+        return hubPage(ref, hubId, Form.empty(), model);
+    }
+
+    /** Takes the hub out, and with it every camera that joins through it. */
+    @PostMapping("/households/{household}/pair/hubs/{hub}/remove")
+    String removeHub(HouseholdRef ref, @PathVariable("hub") long hubId, @RequestParam Map<String, String> values, Model model, HttpServletResponse response, RedirectAttributes flash) {
+        HubRepository.Hub hub = hubs.get(ref.id(), hubId);
+        Form form = new Form(values);
+        String owner = form.text("owner", "who of the household said so", 80);
+        if (!form.ok()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return hubPage(ref, hubId, form, model);
+        }
+        List<CameraRepository.Record> with = through(ref, hub);
+        changes.run(ref, Stage.PAIR, () -> {
+            runRows.of(ref.id()).stream().filter(run -> run.hubId() == hubId && !run.finished()).forEach(run -> runRows.giveUp(run.id()));
+            with.forEach(record -> cameras.markApart(ref.id(), record.id()));
+            log.add(ref.id(), null, LogRepository.Kind.NOTE, hub.name() + " taken out" + (with.isEmpty() ? "" : ", and with it " + String.join(", ", names(with))) + ". " + owner + " said so.", LocalDate.now(clock), ref.by());
+            hubs.remove(ref.id(), hubId);
+        });
+        flash.addFlashAttribute("notice", hub.name() + " is out of the house." + (with.isEmpty() ? "" : " To be joined again: " + String.join(", ", names(with)) + "."));
+        return "redirect:" + ref.path() + "/pair";
+    }
+
+    private String hubPage(HouseholdRef ref, long hubId, Form form, Model model) {
+        HubRepository.Hub hub = hubs.get(ref.id(), hubId);
+        frames.frame(ref, Stage.PAIR, model);
+        model.addAttribute("form", form);
+        model.addAttribute("hub", hub);
+        model.addAttribute("warning", Removal.withHub(models.hub(hub.modelKey()), names(through(ref, hub))));
+        return "hub-removal";
+    }
+
+    /** Cameras that are joined through a hub. */
+    private List<CameraRepository.Record> through(HouseholdRef ref, HubRepository.Hub hub) {
+        return cameras.records(ref.id()).stream().filter(record -> record.camera().joined() && record.camera().model().radio().viaHub() && hub.modelKey().equals(record.camera().model().hub())).toList();
+    }
+
+    private static List<String> names(List<CameraRepository.Record> records) {
+        return records.stream().map(record -> record.camera().name()).toList();
     }
 
     private String removalPage(HouseholdRef ref, long cameraId, Removal.To to, Form form, Model model) {

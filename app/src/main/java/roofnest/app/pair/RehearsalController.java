@@ -20,7 +20,9 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import jakarta.servlet.http.HttpServletResponse;
 
 import roofnest.app.firm.Staff;
+import roofnest.app.household.HouseholdRepository;
 import roofnest.app.web.Form;
+import roofnest.app.web.HouseholdRef;
 import roofnest.core.catalogue.Cue;
 import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.pairing.StateBelief;
@@ -29,11 +31,13 @@ import roofnest.core.pairing.StateBelief;
 @Controller
 class RehearsalController {
     private final Rehearsals rehearsals;
+    private final HouseholdRepository households;
     private final Clock clock;
     private final SecureRandom random;
 
-    RehearsalController(Rehearsals rehearsals, Clock clock, SecureRandom random) {
+    RehearsalController(Rehearsals rehearsals, HouseholdRepository households, Clock clock, SecureRandom random) {
         this.rehearsals = rehearsals;
+        this.households = households;
         this.clock = clock;
         this.random = random;
     }
@@ -47,6 +51,12 @@ class RehearsalController {
     @PostMapping("/rehearsals")
     String start(@AuthenticationPrincipal Staff staff, @RequestParam(defaultValue = "1") int exercise, @RequestParam(defaultValue = "false") boolean surprise, @RequestParam(defaultValue = "4") int speed) {
         return toRun(rehearsals.start(staff, exercise, surprise, speed));
+    }
+
+    /** The job of a household, rehearsed. */
+    @PostMapping("/households/{household}/pair/rehearse")
+    String startJob(HouseholdRef ref, @RequestParam(defaultValue = "false") boolean surprise, @RequestParam(defaultValue = "4") int speed) {
+        return toRun(rehearsals.startJob(ref, households.get(ref.id()).title(), surprise, speed));
     }
 
     @GetMapping("/rehearsals/{rehearsal}")

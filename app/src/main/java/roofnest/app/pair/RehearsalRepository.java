@@ -2,6 +2,7 @@ package roofnest.app.pair;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Types;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.Arrays;
@@ -13,7 +14,10 @@ import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import roofnest.core.catalogue.PairingMethod;
+import roofnest.core.catalogue.PhoneKind;
 import roofnest.standins.Fault;
+import roofnest.standins.Place;
 
 /** Set exercises that people of a firm took, and how they came out. */
 @Repository
@@ -26,8 +30,8 @@ class RehearsalRepository {
         this.clock = clock;
     }
 
-    /** @param hidden faults beside those of the story @param minutes of its virtual clock; null until it is over */
-    record Rehearsal(long id, String person, int exercise, Set<Fault> hidden, int speed, OffsetDateTime startedAt, OffsetDateTime overAt, Double minutes, Double shortest, Integer wrong) {
+    /** @param exercise 0 when a job is rehearsed @param job its name; null for a set exercise @param hidden faults beside those of the story @param minutes of its virtual clock; null until it is over */
+    record Rehearsal(long id, String person, int exercise, String job, Set<Fault> hidden, int speed, OffsetDateTime startedAt, OffsetDateTime overAt, Double minutes, Double shortest, Integer wrong) {
         boolean over() {
             return overAt != null;
         }
@@ -46,6 +50,52 @@ class RehearsalRepository {
                 .param("speed", speed)
                 .param("now", OffsetDateTime.now(clock))
                 .query(Long.class).single();
+    }
+
+    /** A part of a job, as the house was when its rehearsal began. @param address recipe for a fixed address; null when none is needed */
+    record JobPart(String modelKey, boolean hub, PairingMethod.Way way, Place place, String address) {}
+
+    long startJob(long firmId, String person, String job, List<JobPart> parts, Set<Fault> hidden, int speed) {
+        long id = jdbc.sql("""
+                insert into rehearsal (firm_id, person, job, faults, speed, started_at)
+                values (:firm, :person, :job, :faults, :speed, :now)
+                returning id
+                """)
+                .param("firm", firmId)
+                .param("person", person)
+                .param("job", job)
+                .param("faults", hidden.stream().map(Fault::name).toArray(String[]::new))
+                .param("speed", speed)
+                .param("now", OffsetDateTime.now(clock))
+                .query(Long.class).single();
+        for (int i = 0; i < parts.size(); i++) {
+            JobPart part = parts.get(i);
+            jdbc.sql("""
+                    insert into rehearsal_part (rehearsal_id, part, model_key, hub, way, network_name, suits, isolated, push_button, address, phone)
+                    values (:id, :part, :model, :hub, :way, :network, :suits, :isolated, :pushButton, :address, :phone)
+                    """)
+                    .param("id", id)
+                    .param("part", i)
+                    .param("model", part.modelKey())
+                    .param("hub", part.hub())
+                    .param("way", part.way().name())
+                    .param("network", part.place().networkName())
+                    .param("suits", part.place().suits())
+                    .param("isolated", part.place().isolated())
+                    .param("pushButton", part.place().pushButton())
+                    .param("address", part.address(), Types.VARCHAR)
+                    .param("phone", part.place().phone().name())
+                    .update();
+        }
+        return id;
+    }
+
+    List<JobPart> jobParts(long rehearsalId) {
+        return jdbc.sql("select * from rehearsal_part where rehearsal_id = :id order by part").param("id", rehearsalId)
+                .query((row, n) -> new JobPart(row.getString("model_key"), row.getBoolean("hub"), PairingMethod.Way.valueOf(row.getString("way")),
+                        new Place(row.getString("network_name"), row.getBoolean("suits"), row.getBoolean("isolated"), row.getBoolean("push_button"), false, row.getString("address") != null,
+                                PhoneKind.valueOf(row.getString("phone"))), row.getString("address")))
+                .list();
     }
 
     Optional<Rehearsal> find(long firmId, long id) {
@@ -73,7 +123,7 @@ class RehearsalRepository {
 
     private static Rehearsal rehearsal(ResultSet row, int n) throws SQLException {
         Set<Fault> hidden = Arrays.stream((String[]) row.getArray("faults").getArray()).map(Fault::valueOf).collect(Collectors.toSet());
-        return new Rehearsal(row.getLong("id"), row.getString("person"), row.getInt("exercise"), hidden, row.getInt("speed"), row.getObject("started_at", OffsetDateTime.class),
+        return new Rehearsal(row.getLong("id"), row.getString("person"), row.getInt("exercise"), row.getString("job"), hidden, row.getInt("speed"), row.getObject("started_at", OffsetDateTime.class),
                 row.getObject("over_at", OffsetDateTime.class), row.getObject("minutes", Double.class), row.getObject("shortest", Double.class), row.getObject("wrong", Integer.class));
     }
 }

@@ -15,16 +15,22 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 import roofnest.app.firm.Staff;
+import roofnest.app.models.Models;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
+import roofnest.app.web.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.catalogue.Catalogue;
+import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.Joinable;
 import roofnest.core.catalogue.PairingMethod;
+import roofnest.core.catalogue.PhoneKind;
 import roofnest.core.pairing.MethodOrder;
 import roofnest.core.pairing.RunEvent;
 import roofnest.core.pairing.RunState;
 import roofnest.core.pairing.Script;
 import roofnest.core.pairing.Scripts;
+import roofnest.core.pairing.Setting;
 import roofnest.standins.Bench;
 import roofnest.standins.BenchAct;
 import roofnest.standins.Fault;
@@ -40,14 +46,18 @@ class Rehearsals {
     private final RehearsalRepository rehearsals;
     private final RunRepository runs;
     private final RunForms forms;
+    private final Runs jobs;
+    private final Models models;
     private final List<Exercise> exercises;
     private final Clock clock;
     private final SecureRandom random;
 
-    Rehearsals(RehearsalRepository rehearsals, RunRepository runs, RunForms forms, Catalogue catalogue, Clock clock, SecureRandom random) {
+    Rehearsals(RehearsalRepository rehearsals, RunRepository runs, RunForms forms, Runs jobs, Models models, Catalogue catalogue, Clock clock, SecureRandom random) {
         this.rehearsals = rehearsals;
         this.runs = runs;
         this.forms = forms;
+        this.jobs = jobs;
+        this.models = models;
         this.exercises = Exercises.all(catalogue);
         this.clock = clock;
         this.random = random;
@@ -88,6 +98,38 @@ class Rehearsals {
         return id;
     }
 
+    /** A household's job as it stands, on the stand-ins: nothing of it goes back to the household. */
+    @Transactional
+    long startJob(HouseholdRef ref, String title, boolean surprise, int speed) {
+        if (speed < 1 || speed > 60) {
+            throw new BadInput("Choose a speed from 1 to 60.");
+        }
+        List<RehearsalRepository.JobPart> parts = jobs.job(ref, PhoneKind.THROUGH_SETTINGS);
+        if (parts.isEmpty()) {
+            throw new BadInput("There is nothing to join in this job yet. Put a camera on the plan at Survey.");
+        }
+        Exercise exercise = ofJob(title, parts);
+        Set<Fault> hidden = new HashSet<>();
+        if (surprise) {
+            Progress.toHide(exercise, doneBy(ref.staff()), exercises, random).ifPresent(hidden::add);
+        }
+        long id = rehearsals.startJob(ref.staff().firmId(), ref.by(), title, parts, hidden, speed);
+        begin(id, exercise, 0, exercise.faultsByPart(hidden).get(0), ref.by());
+        return id;
+    }
+
+    private Exercise ofJob(String title, List<RehearsalRepository.JobPart> parts) {
+        return new Exercise(0, title, "The job as it stood when the rehearsal began: its network, its cameras, its hub.", parts.stream().map(part -> {
+            Joinable device = part.hub() ? models.hub(part.modelKey()) : models.get(part.modelKey());
+            Setting setting = new Setting(device, part.place().networkName(), part.place().phone(), device instanceof DeviceModel model ? models.hubOf(model) : Optional.empty(), Optional.ofNullable(part.address()), List.of());
+            return new Exercise.Part(device, part.way(), setting, part.place(), Set.of());
+        }).toList(), "");
+    }
+
+    private Exercise exerciseOf(RehearsalRepository.Rehearsal rehearsal) {
+        return rehearsal.job() == null ? exercise(rehearsal.exercise()) : ofJob(rehearsal.job(), rehearsals.jobParts(rehearsal.id()));
+    }
+
     private void begin(long rehearsal, Exercise exercise, int index, List<Fault> faults, String by) {
         Exercise.Part part = exercise.parts().get(index);
         long run = runs.startPart(rehearsal, index, part.way(), part.place().phone(), part.place().networkName(), by);
@@ -97,7 +139,7 @@ class Rehearsals {
 
     Sheet sheet(Staff staff, long id) {
         RehearsalRepository.Rehearsal rehearsal = rehearsals.find(staff.firmId(), id).orElseThrow(NoSuchPage::new);
-        Exercise exercise = exercise(rehearsal.exercise());
+        Exercise exercise = exerciseOf(rehearsal);
         List<RunRepository.Run> all = runs.ofRehearsal(id);
         RunRepository.Run run = all.get(all.size() - 1);
         return new Sheet(rehearsal, exercise, run.part(), open(rehearsal, exercise, run));

@@ -39,7 +39,7 @@ record RoomView(Optional<Row> next, String why, List<Row> exercises, List<Person
         all.stream().filter(RehearsalRepository.Rehearsal::over).forEach(each -> byPerson.computeIfAbsent(each.person(), person -> new ArrayList<>()).add(each));
         return new RoomView(next.map(exercise -> row(exercise, mine)), why, rows, byPerson.entrySet().stream().map(entry -> person(entry.getKey(), entry.getValue(), exercises)).toList(),
                 all.stream().filter(each -> !each.over() && each.person().equals(me)).limit(5)
-                        .map(each -> new Open(each.id(), title(exercises, each.exercise()), each.person(), each.startedAt().atZoneSameInstant(zone).format(WHEN))).toList());
+                        .map(each -> new Open(each.id(), each.job() == null ? title(exercises, each.exercise()) : each.job(), each.person(), each.startedAt().atZoneSameInstant(zone).format(WHEN))).toList());
     }
 
     private static String why(Exercise exercise, List<Progress.Done> mine, List<Exercise> exercises) {

@@ -28,6 +28,7 @@ import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.catalogue.PhoneKind;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
+import roofnest.core.network.AddressPlan;
 import roofnest.core.network.CredentialFit;
 import roofnest.core.network.FitIssue;
 import roofnest.core.network.HomeNetwork;
@@ -341,10 +342,33 @@ public class Runs {
 
     private Bench bench(HouseholdRef ref, RunRepository.Run run, Joinable device) {
         RunRepository.Acts acts = runs.acts(run.id());
+        return Bench.replay(device, place(ref, device, run.networkName(), run.phone()), acts.acts(), acts.clockMs(OffsetDateTime.now(clock)));
+    }
+
+    /** What of the house the stand-ins are honest to: name, password, band and security against the model, isolation, free addresses, push-button, range. */
+    private Place place(HouseholdRef ref, Joinable device, String networkName, PhoneKind phone) {
         Optional<HomeNetwork> network = facts.load(ref.id()).network();
-        boolean suits = network.map(each -> CredentialFit.judge(each, device).stream().noneMatch(FitIssue::blocks)).orElse(false);
-        boolean outside = device instanceof DeviceModel model && model.factoryAddress() != null && routers.of(ref.id()).addresses().map(addresses -> addresses.plan().recipe("it", model.factoryAddress()).isPresent()).orElse(false);
-        Place place = new Place(run.networkName(), suits, network.filter(HomeNetwork::isolated).isPresent(), routers.of(ref.id()).pushButton(), false, outside, run.phone());
-        return Bench.replay(device, place, acts.acts(), acts.clockMs(OffsetDateTime.now(clock)));
+        Optional<AddressPlan> addresses = routers.of(ref.id()).addresses().map(RouterRepository.Addresses::plan);
+        boolean suits = network.map(each -> CredentialFit.judge(each, device).stream().noneMatch(FitIssue::blocks)).orElse(false) && addresses.map(plan -> plan.free() > 0).orElse(true);
+        boolean outside = device instanceof DeviceModel model && model.factoryAddress() != null && addresses.map(plan -> plan.recipe("it", model.factoryAddress()).isPresent()).orElse(false);
+        return new Place(networkName, suits, network.filter(HomeNetwork::isolated).isPresent(), routers.of(ref.id()).pushButton(), false, outside, phone);
+    }
+
+    /** The job as its parts stand now, to be rehearsed: hubs first, then the cameras that have not joined, or all of them when all have. */
+    List<RehearsalRepository.JobPart> job(HouseholdRef ref, PhoneKind phone) {
+        String network = facts.load(ref.id()).network().orElseThrow(() -> new BadInput("Write down the house's Wi-Fi at Ready first; without it there is nothing to join.")).name();
+        List<RehearsalRepository.JobPart> parts = new ArrayList<>();
+        hubsOf(ref).stream().filter(hub -> hub(ref, hub.key()).filter(HubRepository.Hub::joined).isEmpty())
+                .forEach(hub -> parts.add(new RehearsalRepository.JobPart(hub.key(), true, hubOrder(ref, hub).ways().get(0).way(), place(ref, hub, network, phone), null)));
+        List<CameraRepository.Record> all = cameras.records(ref.id());
+        List<CameraRepository.Record> open = all.stream().filter(record -> !record.camera().joined()).toList();
+        for (CameraRepository.Record record : open.isEmpty() ? all : open) {
+            DeviceModel model = record.camera().model();
+            Place place = place(ref, model, network, phone);
+            String address = place.addressOutside() ? routers.of(ref.id()).addresses().flatMap(addresses -> addresses.plan().recipe(record.camera().name(), model.factoryAddress()))
+                    .map(recipe -> String.join(" ", recipe.steps())).orElse(null) : null;
+            order(ref, record, phone).ways().stream().findFirst().ifPresent(way -> parts.add(new RehearsalRepository.JobPart(model.key(), false, way.way(), place, address)));
+        }
+        return parts;
     }
 }

@@ -220,6 +220,11 @@ public class CameraRepository {
                 .update();
     }
 
+    /** It has left the network and has to be joined again; its own password went with its place there. */
+    public void markApart(long householdId, long id) {
+        jdbc.sql("update camera set joined_at = null, own_password_at = null where household_id = :householdId and id = :id").param("householdId", householdId).param("id", id).update();
+    }
+
     /** Takes it out of the house. Its row stays, for the log. */
     public void remove(long householdId, long id) {
         jdbc.sql("update camera set removed_at = :now, device_id = null where household_id = :householdId and id = :id and removed_at is null")

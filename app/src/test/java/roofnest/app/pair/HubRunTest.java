@@ -2,8 +2,10 @@ package roofnest.app.pair;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
 import java.time.LocalDate;
 import java.util.Map;
@@ -94,6 +96,23 @@ class HubRunTest {
     void what_is_no_hub_and_no_way_of_one_is_refused() {
         assertThatThrownBy(() -> runs.startHub(ref, "dunmark-post", Way.HOTSPOT, PhoneKind.ONE_TAP, true)).isInstanceOf(NoSuchPage.class);
         assertThatThrownBy(() -> runs.startHub(ref, "pellan-perch", Way.BROWSER, PhoneKind.ONE_TAP, true)).isInstanceOf(BadInput.class);
+    }
+
+    @Test
+    void taking_the_hub_out_warns_of_its_cameras_and_takes_them_along() throws Exception {
+        runs.startHub(ref, "pellan-perch", Way.WIRED, PhoneKind.ONE_TAP, true);
+        HubRepository.Hub hub = runs.hub(ref, "pellan-perch").orElseThrow();
+        demo.jdbc().sql("update hub set joined_at = now() where id = :id").param("id", hub.id()).update();
+        cameras.markJoined(ref.id(), door);
+        String path = "/households/" + ref.id() + "/pair/hubs/" + hub.id() + "/remove";
+        assertThat(mvc.perform(get(path).with(user(ref.staff()))).andReturn().getResponse().getContentAsString()).contains("takes Door out with it");
+        assertThat(mvc.perform(post(path).with(user(ref.staff())).with(csrf())).andReturn().getResponse().getStatus()).isEqualTo(422);
+        assertThat(cameras.get(ref.id(), door).camera().joined()).isTrue();
+        assertThat(mvc.perform(post(path).param("owner", "Kerra").with(user(ref.staff())).with(csrf())).andReturn().getResponse().getStatus()).isEqualTo(302);
+        assertThat(cameras.get(ref.id(), door).camera().joined()).isFalse();
+        assertThat(runs.hub(ref, "pellan-perch")).isEmpty();
+        assertThat(runs.startHub(ref, "pellan-perch", Way.WIRED, PhoneKind.ONE_TAP, true)).as("another one may come").isPositive();
+        assertThat(mvc.perform(get(path).with(user(ref.staff()))).andReturn().getResponse().getStatus()).isEqualTo(404);
     }
 
     private void act(long run, String step, String answer, boolean waits) {

@@ -21,6 +21,7 @@ import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
 import roofnest.app.firm.Staff;
 import roofnest.app.web.Form;
+import roofnest.app.web.HouseholdRef;
 import roofnest.core.pairing.Step;
 import roofnest.standins.Bench;
 
@@ -89,6 +90,28 @@ class RehearsalTest {
     }
 
     @Test
+    void a_households_job_is_rehearsed_as_it_stands_and_nothing_goes_back_to_it() throws Exception {
+        HouseholdRef treloar = demo.ref("Treloar", "wynn");
+        demo.jdbc().sql("update network set name = 'kilnlane' where household_id = :id").param("id", treloar.id()).update();
+        try {
+            Map<String, Long> before = counts();
+            long id = rehearsals.startJob(treloar, "Treloar · 8 Kiln Lane", false, 10);
+            Rehearsals.Sheet sheet = rehearsals.sheet(wynn, id);
+            assertThat(sheet.exercise().parts()).extracting(part -> part.device().fullName()).containsExactly("Pellan Perch", "Pellan Drift", "Pellan Knock", "Pellan Swift", "Vellin Dome");
+            assertThat(sheet.exercise().parts().get(4).place().addressOutside()).isTrue();
+            assertThat(sheet.exercise().parts().get(4).setting().address()).hasValueSatisfying(recipe -> assertThat(recipe).contains("172.20.9.9"));
+            playHonestly(id);
+            assertThat(rehearsals.sheet(wynn, id).part()).isEqualTo(4);
+            assertThat(rehearsals.sheet(wynn, id).rehearsal().over()).isTrue();
+            assertThat(page("/rehearsals/" + id)).contains("Treloar", "the shortest way");
+            assertThat(counts()).isEqualTo(before);
+            assertThat(demo.jdbc().sql("select count(*) from camera where household_id = :id and joined_at is not null").param("id", treloar.id()).query(Long.class).single()).isZero();
+        } finally {
+            demo.jdbc().sql("update network set name = 'Café Kiln Lane' where household_id = :id").param("id", treloar.id()).update();
+        }
+    }
+
+    @Test
     void passwords_are_judged_by_the_models_rule_here_too() {
         long id = rehearsals.start(wynn, 18, false, 10);
         while (step(id).form() != Step.Form.DEVICE_PASSWORD) {
@@ -113,7 +136,7 @@ class RehearsalTest {
     }
 
     private void playHonestly(long id) {
-        for (int i = 0; i < 150 && !rehearsals.sheet(wynn, id).rehearsal().over(); i++) {
+        for (int i = 0; i < 250 && !rehearsals.sheet(wynn, id).rehearsal().over(); i++) {
             honestStep(id);
         }
     }

@@ -36,6 +36,7 @@ public enum HandsOn implements Worded {
     PHONE_TO_2_4("Put the phone on 2.4 GHz"),
     MONITOR_OFF("Switch the other monitor off"),
     COME_NEARER("Come nearer"),
+    UPDATE_APP("Update the app"),
     BUTTON_ON("Switch push-button set-up on"),
     LOOK_LIVE("Open the live picture"),
     UPDATE("Start the update"),

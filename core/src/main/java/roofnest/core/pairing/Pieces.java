@@ -129,6 +129,10 @@ final class Pieces {
         if (setting.device().radio().antenna()) {
             fix(found, fixes, Sight.ANTENNA_LOOSE, "The antenna turns", "it hardly hears the router", "tighten", "Tighten the antenna", "By hand, until it stops, and upright.", HandsOn.TIGHTEN_ANTENNA, retry);
         }
+        if (way != Way.BROWSER && way != Way.SAME_ACCOUNT) {
+            fix(found, fixes, Sight.APP_OLD, "The app is not at its newest version", "old versions do not know new models", "update-app", "Update the app", "From the phone's own store, on its mobile data if the Wi-Fi is busy.",
+                    HandsOn.UPDATE_APP, retry);
+        }
         if (way == Way.STICKER || way == Way.MANUAL_ID) {
             fix(found, fixes, Sight.PHONE_ON_5, "The phone is on 5 GHz", "it cannot be heard there", "phone-band", "Put the phone on 2.4 GHz",
                     "Join the name that is announced at 2.4 GHz only, or switch 5 GHz off at the router while pairing.", HandsOn.PHONE_TO_2_4, retry);

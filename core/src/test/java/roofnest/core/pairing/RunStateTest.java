@@ -32,6 +32,8 @@ class RunStateTest {
     private static final DeviceModel POST = Catalogue.shipped().get("dunmark-post");
     private static final Script SCRIPT = Scripts.of(PairingMethod.Way.HOTSPOT, POST, "weirhouse");
 
+    private static final List<Script> EVERY_SCRIPT = everyScript().toList();
+
     private final List<RunEvent> events = new ArrayList<>();
 
     @Test
@@ -154,8 +156,7 @@ class RunStateTest {
     @Property(tries = 200)
     void random_taps_never_break_a_run(@ForAll long seed) {
         Random random = new Random(seed);
-        List<Script> scripts = everyScript().toList();
-        Script script = scripts.get(random.nextInt(scripts.size()));
+        Script script = EVERY_SCRIPT.get(random.nextInt(EVERY_SCRIPT.size()));
         List<RunEvent> taps = new ArrayList<>();
         boolean filled = false;
         for (int i = 0; i < 120; i++) {
