@@ -1,5 +1,6 @@
 -- Every way in as a guided run: with which phone, and that a way was given up for another.
 alter table run add column phone text not null default 'THROUGH_SETTINGS' check (phone in ('ONE_TAP', 'THROUGH_SETTINGS'));
+alter table run add column at_place boolean not null default false;
 alter table run add column given_up_at timestamptz;
 alter table run add constraint given_up_is_over check (given_up_at is null or finished_at is not null);
 

@@ -2,19 +2,26 @@ package roofnest.journeys;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 
 import org.junit.jupiter.api.Test;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.results.AxeResults;
 import com.microsoft.playwright.Page;
 
 /** Every page by axe, on paper and in the loft, and nothing wider than a phone. */
 @Journey
 class AccessibilityTest {
+    private static final String AXE = axe();
+    /** Pages with colours that no other page has; the dim theme changes nothing but colours. */
+    private static final Pattern COLOURS_OF_ITS_OWN = Pattern.compile("^/$|survey|ready/(air|hours)$|ready$|/runs/|/day$|/tune$|/care$|/trials/|/round|/rehearsals");
     private static final List<String> STAGES = List.of("brief", "survey", "ready", "pair", "mount", "tune", "share", "prove", "care", "share/mailbox");
 
     @Test
@@ -26,7 +33,9 @@ class AccessibilityTest {
         for (String path : pages(visit)) {
             visit.open(path);
             check(visit, violations);
-            checkDim(visit, violations);
+            if (COLOURS_OF_ITS_OWN.matcher(path).find()) {
+                checkDim(visit, violations);
+            }
             checkWidth(visit, violations);
         }
         visit.open("/nowhere");
@@ -67,6 +76,7 @@ class AccessibilityTest {
         STAGES.forEach(stage -> paths.add(quiller + "/" + stage));
         List.of("signal", "walks", "sun", "spots").forEach(panel -> paths.add(quiller + "/survey?panel=" + panel));
         List.of("air", "line", "hours", "kit", "preparation").forEach(sheet -> paths.add(quiller + "/ready/" + sheet));
+        paths.remove(quiller + "/ready/air");
         paths.add(address(visit, "Quiller") + "/ready/air");
         paths.add(quiller + "/day");
         paths.add(quiller + "/pair/rejoin");
@@ -78,7 +88,6 @@ class AccessibilityTest {
         paths.add(peverell + "/care");
         visit.household("Brannock").pair().goOn();
         paths.add(visit.page().url().replace(visit.site(), ""));
-        paths.add(address(visit, "Tansley") + "/survey");
         visit.household("Peverell").prove().begin("Alert", "Front eye");
         paths.add(visit.page().url().replace(visit.site(), ""));
         return paths;
@@ -117,7 +126,7 @@ class AccessibilityTest {
         List<String> found = (List<String>) visit.page().evaluate("""
                 async () => {
                   document.documentElement.dataset.theme = "loft";
-                  const { violations, passes, incomplete } = await axe.run(document, { runOnly: { type: "rule", values: ["color-contrast"] } });
+                  const { violations, passes, incomplete } = await axe.run(document, { runOnly: { type: "rule", values: ["color-contrast"] }, resultTypes: ["violations"] });
                   if (violations.length + passes.length + incomplete.length === 0) {
                     return ["contrast was not looked at"];
                   }
@@ -135,12 +144,29 @@ class AccessibilityTest {
         visit.page().setViewportSize(1280, 800);
     }
 
+    /** Only violations are asked for: what passes is most of a board, and putting it into words takes longer than looking. */
     private static void check(Visit visit, List<String> violations) {
-        report(visit, new AxeBuilder(visit.page()).setLegacyMode(true).withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice")).analyze(), violations);
+        visit.page().evaluate(AXE);
+        @SuppressWarnings("unchecked")
+        List<String> found = (List<String>) visit.page().evaluate("""
+                async () => {
+                  const tags = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"];
+                  // The plan is looked at once; beside the panels it is the same.
+                  const looked = location.search.includes("panel=") ? { exclude: [["#plan"]] } : document;
+                  const { violations, passes } = await axe.run(looked, { runOnly: { type: "tag", values: tags }, resultTypes: ["violations"] });
+                  if (passes.length === 0) {
+                    return ["the page was not looked at"];
+                  }
+                  return violations.map((rule) => rule.id + " at " + rule.nodes.slice(0, 3).map((node) => node.target));
+                }""");
+        found.forEach(violation -> violations.add(visit.page().url() + ": " + violation));
     }
 
-    private static void report(Visit visit, AxeResults results, List<String> violations) {
-        results.getViolations().forEach(rule -> violations.add(
-                visit.page().url() + ": " + rule.getId() + " at " + rule.getNodes().stream().limit(3).map(node -> node.getTarget().toString()).toList()));
+    private static String axe() {
+        try (InputStream script = AxeBuilder.class.getResourceAsStream("/axe.min.js")) {
+            return new String(script.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 }

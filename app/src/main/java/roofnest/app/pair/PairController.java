@@ -62,7 +62,7 @@ class PairController {
     }
 
     /** A camera at Pair: its ways in, the best first, those that are ruled out here, and its open run. */
-    record Waiting(CameraRepository.Record record, MethodOrder order, Optional<Long> openRun) {}
+    record Waiting(CameraRepository.Record record, MethodOrder order, Optional<Long> openRun, Optional<Integer> bars) {}
 
     /** A hub at Pair. @param hub null while it is not there yet */
     record HubLine(HubModel model, HubRepository.Hub hub, MethodOrder order, Optional<Long> openRun) {}
@@ -74,12 +74,13 @@ class PairController {
     }
 
     @GetMapping("/households/{household}/pair")
-    String pair(HouseholdRef ref, @RequestParam(defaultValue = "THROUGH_SETTINGS") PhoneKind phone, Model model) {
+    String pair(HouseholdRef ref, @RequestParam(defaultValue = "THROUGH_SETTINGS") PhoneKind phone, @RequestParam(defaultValue = "false") boolean atPlace, Model model) {
         frames.frame(ref, Stage.PAIR, model);
         List<RunRepository.Run> all = runs.of(ref);
         model.addAttribute("waiting", cameras.records(ref.id()).stream().map(record -> new Waiting(
                 record, runs.order(ref, record, phone),
-                all.stream().filter(run -> run.cameraId() == record.id() && !run.finished()).map(RunRepository.Run::id).findFirst())).toList());
+                all.stream().filter(run -> run.cameraId() == record.id() && !run.finished()).map(RunRepository.Run::id).findFirst(), runs.barsAt(ref, record.id()))).toList());
+        model.addAttribute("atPlace", atPlace);
         model.addAttribute("hubs", runs.hubsOf(ref).stream().map(hub -> new HubLine(hub, runs.hub(ref, hub.key()).orElse(null), runs.hubOrder(ref, hub),
                 all.stream().filter(run -> run.hubId() > 0 && !run.finished() && runs.hub(ref, hub.key()).filter(own -> own.id() == run.hubId()).isPresent()).map(RunRepository.Run::id).findFirst())).toList());
         model.addAttribute("phone", phone);
@@ -99,8 +100,8 @@ class PairController {
 
     @PostMapping("/households/{household}/pair/runs")
     String start(HouseholdRef ref, @RequestParam("camera") long cameraId, @RequestParam PairingMethod.Way way,
-            @RequestParam(defaultValue = "THROUGH_SETTINGS") PhoneKind phone, @RequestParam(defaultValue = "false") boolean bench) {
-        return toRun(ref, runs.start(ref, cameraId, way, phone, bench));
+            @RequestParam(defaultValue = "THROUGH_SETTINGS") PhoneKind phone, @RequestParam(defaultValue = "false") boolean atPlace, @RequestParam(defaultValue = "false") boolean bench) {
+        return toRun(ref, runs.start(ref, cameraId, way, phone, atPlace, bench));
     }
 
     /** This way is given up for another. */

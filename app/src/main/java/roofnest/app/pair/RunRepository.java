@@ -41,7 +41,7 @@ class RunRepository {
 
     record Run(
             long id, long cameraId, long hubId, PairingMethod.Way way, PhoneKind phone, String networkName, boolean bench, OffsetDateTime startedAt, String startedBy,
-            OffsetDateTime finishedAt, boolean givenUp, int part) {
+            OffsetDateTime finishedAt, boolean givenUp, int part, boolean atPlace) {
         boolean finished() {
             return finishedAt != null;
         }
@@ -84,13 +84,14 @@ class RunRepository {
         return jdbc.sql("select * from run where rehearsal_id = :id order by id").param("id", rehearsalId).query(RunRepository::run).list();
     }
 
-    long start(long householdId, long cameraId, PairingMethod.Way way, PhoneKind phone, String networkName, boolean bench, String by) {
+    long start(long householdId, long cameraId, PairingMethod.Way way, PhoneKind phone, boolean atPlace, String networkName, boolean bench, String by) {
         return jdbc.sql("""
-                insert into run (household_id, camera_id, way, phone, network_name, bench, started_at, started_by)
-                values (:householdId, :cameraId, :way, :phone, :networkName, :bench, :now, :by)
+                insert into run (household_id, camera_id, way, phone, at_place, network_name, bench, started_at, started_by)
+                values (:householdId, :cameraId, :way, :phone, :atPlace, :networkName, :bench, :now, :by)
                 returning id
                 """)
                 .param("phone", phone.name())
+                .param("atPlace", atPlace)
                 .param("householdId", householdId)
                 .param("cameraId", cameraId)
                 .param("way", way.name())
@@ -275,6 +276,6 @@ class RunRepository {
     private static Run run(ResultSet row, int n) throws SQLException {
         return new Run(row.getLong("id"), row.getLong("camera_id"), row.getLong("hub_id"), PairingMethod.Way.valueOf(row.getString("way")),
                 PhoneKind.valueOf(row.getString("phone")), row.getString("network_name"), row.getBoolean("bench"), row.getObject("started_at", OffsetDateTime.class),
-                row.getString("started_by"), row.getObject("finished_at", OffsetDateTime.class), row.getObject("given_up_at") != null, row.getInt("part"));
+                row.getString("started_by"), row.getObject("finished_at", OffsetDateTime.class), row.getObject("given_up_at") != null, row.getInt("part"), row.getBoolean("at_place"));
     }
 }

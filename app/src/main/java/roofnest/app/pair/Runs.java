@@ -13,6 +13,7 @@ import org.springframework.stereotype.Service;
 
 import roofnest.app.household.FactsLoader;
 import roofnest.app.household.HouseholdChanges;
+import roofnest.app.household.Judges;
 import roofnest.app.models.Models;
 import roofnest.app.ready.NetworkRepository;
 import roofnest.app.ready.RouterRepository;
@@ -42,6 +43,7 @@ import roofnest.core.pairing.Setting;
 import roofnest.core.pairing.Step;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.Stage;
+import roofnest.core.radio.LinkBudget;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.Projection;
 import roofnest.standins.Bench;
@@ -58,6 +60,7 @@ public class Runs {
     private final CameraRepository cameras;
     private final HouseholdChanges changes;
     private final FactsLoader facts;
+    private final Judges judges;
     private final NetworkRepository networks;
     private final RouterRepository routers;
     private final Models models;
@@ -68,12 +71,13 @@ public class Runs {
     private final SecureRandom random;
 
     Runs(
-            RunRepository runs, CameraRepository cameras, HouseholdChanges changes, FactsLoader facts, NetworkRepository networks, RouterRepository routers, Models models,
+            RunRepository runs, CameraRepository cameras, HouseholdChanges changes, FactsLoader facts, Judges judges, NetworkRepository networks, RouterRepository routers, Models models,
             RunForms forms, HubRepository hubs, Subjects subjects, Clock clock, SecureRandom random) {
         this.runs = runs;
         this.cameras = cameras;
         this.changes = changes;
         this.facts = facts;
+        this.judges = judges;
         this.networks = networks;
         this.routers = routers;
         this.models = models;
@@ -95,10 +99,11 @@ public class Runs {
 
     /** The camera's open run, or a new one. */
     public long start(HouseholdRef ref, long cameraId, PairingMethod.Way way, boolean bench) {
-        return start(ref, cameraId, way, PhoneKind.THROUGH_SETTINGS, bench);
+        return start(ref, cameraId, way, PhoneKind.THROUGH_SETTINGS, false, bench);
     }
 
-    public long start(HouseholdRef ref, long cameraId, PairingMethod.Way way, PhoneKind phone, boolean bench) {
+    /** @param atPlace whether it is set up where it will hang, rather than beside the router */
+    public long start(HouseholdRef ref, long cameraId, PairingMethod.Way way, PhoneKind phone, boolean atPlace, boolean bench) {
         CameraRepository.Record camera = cameras.get(ref.id(), cameraId);
         if (camera.camera().model().setUp().method(way).isEmpty()) {
             throw new BadInput(camera.camera().model().fullName() + " does not join by " + way.words() + ".");
@@ -106,7 +111,7 @@ public class Runs {
         String network = facts.load(ref.id()).network()
                 .orElseThrow(() -> new BadInput("Write down the house's Wi-Fi at Ready first; the camera has to be told it.")).name();
         return changes.make(ref, Stage.PAIR, () -> runs.openRunOf(ref.id(), cameraId).map(RunRepository.Run::id)
-                .orElseGet(() -> runs.start(ref.id(), cameraId, way, phone, network, bench, ref.by())));
+                .orElseGet(() -> runs.start(ref.id(), cameraId, way, phone, atPlace, network, bench, ref.by())));
     }
 
     /** The open run of the household's hub of a model, or a new one. */
@@ -134,7 +139,7 @@ public class Runs {
         return changes.make(ref, Stage.PAIR, () -> {
             runs.giveUp(runId);
             return run.hubId() > 0 ? runs.startHub(ref.id(), run.hubId(), way, run.phone(), run.networkName(), run.bench(), ref.by())
-                    : runs.start(ref.id(), run.cameraId(), way, run.phone(), run.networkName(), run.bench(), ref.by());
+                    : runs.start(ref.id(), run.cameraId(), way, run.phone(), run.atPlace(), run.networkName(), run.bench(), ref.by());
         });
     }
 
@@ -164,7 +169,7 @@ public class Runs {
         Optional<DeviceModel> model = subject.camera().map(record -> record.camera().model());
         Optional<String> address = model.map(DeviceModel::factoryAddress).flatMap(fixed -> routers.of(ref.id()).addresses().flatMap(addresses -> addresses.plan().recipe(subject.name(), fixed)))
                 .map(recipe -> String.join(" ", recipe.steps()));
-        return new Setting(subject.device(), run.networkName(), run.phone(), model.flatMap(models::hubOf), address, subject.device() instanceof HubModel hub && hub.cardMaxGb() > 0 ? List.of(FORMAT_CARD) : List.of());
+        return new Setting(subject.device(), run.networkName(), run.phone(), model.flatMap(models::hubOf), address, subject.device() instanceof HubModel hub && hub.cardMaxGb() > 0 ? List.of(FORMAT_CARD) : List.of(), run.atPlace());
     }
 
     /** Hubs that the household's cameras join through, or that are there already. */
@@ -342,7 +347,9 @@ public class Runs {
 
     private Bench bench(HouseholdRef ref, RunRepository.Run run, Joinable device) {
         RunRepository.Acts acts = runs.acts(run.id());
-        return Bench.replay(device, place(ref, device, run.networkName(), run.phone()), acts.acts(), acts.clockMs(OffsetDateTime.now(clock)));
+        Place beside = place(ref, device, run.networkName(), run.phone());
+        boolean noBar = run.atPlace() && barsAt(ref, run.cameraId()).filter(bars -> bars == 0).isPresent();
+        return Bench.replay(device, noBar ? beside.oneBar() : beside, acts.acts(), acts.clockMs(OffsetDateTime.now(clock)));
     }
 
     /** What of the house the stand-ins are honest to: name, password, band and security against the model, isolation, free addresses, push-button, range. */
@@ -352,6 +359,12 @@ public class Runs {
         boolean suits = network.map(each -> CredentialFit.judge(each, device).stream().noneMatch(FitIssue::blocks)).orElse(false) && addresses.map(plan -> plan.free() > 0).orElse(true);
         boolean outside = device instanceof DeviceModel model && model.factoryAddress() != null && addresses.map(plan -> plan.recipe("it", model.factoryAddress()).isPresent()).orElse(false);
         return new Place(networkName, suits, network.filter(HomeNetwork::isolated).isPresent(), routers.of(ref.id()).pushButton(), false, outside, phone);
+    }
+
+    /** Bars that a phone would show at a camera's place, by the plan and the readings; empty without a plan. */
+    Optional<Integer> barsAt(HouseholdRef ref, long cameraId) {
+        HouseholdFacts household = facts.load(ref.id());
+        return household.cameras().stream().filter(camera -> camera.id() == cameraId).findFirst().flatMap(camera -> judges.of(household).link(household, camera)).map(link -> LinkBudget.bars(link.rssiDbm()));
     }
 
     /** The job as its parts stand now, to be rehearsed: hubs first, then the cameras that have not joined, or all of them when all have. */

@@ -20,6 +20,7 @@ import roofnest.app.web.HouseholdRef;
 import roofnest.core.catalogue.DeviceState;
 import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.catalogue.PhoneKind;
+import roofnest.core.catalogue.Sight;
 import roofnest.core.judge.Camera;
 import roofnest.core.view.CameraPose;
 import roofnest.standins.Bench;
@@ -198,6 +199,33 @@ class RunsTest {
         demo.jdbc().sql("update run set bench = false where id = :id").param("id", run).update();
         assertThat(chance(record)).isLessThan(before);
         demo.jdbc().sql("update run set bench = true where id = :id").param("id", run).update();
+    }
+
+    @Test
+    void at_its_place_the_signal_there_decides_and_coming_nearer_helps() {
+        long far = cameras.add(ref.id(), "Far " + run, "dunmark-post", new CameraPose(450, 450, 2.4, 180, 10), Camera.Settings.DEFAULT);
+        assertThat(runs.barsAt(ref, far)).contains(0);
+        run = runs.start(ref, far, PairingMethod.Way.HOTSPOT, PhoneKind.ONE_TAP, true, true);
+        assertThat(runs.open(ref, run).state().step().title()).isEqualTo("Power it on at its place");
+        toDetails();
+        runs.handsOn(ref, run);
+        runs.answer(ref, run, "details", "joining");
+        runs.skipAhead(ref, run);
+        assertThat(bench().deviceState()).isEqualTo(DeviceState.READY);
+        runs.answer(ref, run, "joining", "ready");
+        runs.handsOn(ref, run);
+        runs.answer(ref, run, "wrong-details", "ready");
+        runs.handsOn(ref, run);
+        assertThat(bench().sight()).contains(Sight.TOO_FAR);
+        runs.answer(ref, run, "look-over", "too-far");
+        runs.handsOn(ref, run);
+        runs.answer(ref, run, "come-nearer", "put-right");
+        runs.handsOn(ref, run);
+        runs.answer(ref, run, "hotspot", "on-hotspot");
+        runs.handsOn(ref, run);
+        runs.answer(ref, run, "details", "joining");
+        runs.skipAhead(ref, run);
+        assertThat(bench().deviceState()).isEqualTo(DeviceState.JOINED);
     }
 
     private double chance(CameraRepository.Record record) {

@@ -97,7 +97,7 @@ final class Pieces {
     /** @param begin the first step once it is ready */
     void powerAndBoot(String begin, String where) {
         extras(true, POWER);
-        step(POWER, "Power it on" + where, setUp.powerAction() + ". It takes about " + setUp.bootSeconds() + " s to start" + (setUp.bootShows() == null ? "" : "; it " + setUp.bootShows())
+        step(POWER, "Power it on" + (setting.atPlace() ? " at its place" : where), setUp.powerAction() + ". It takes about " + setUp.bootSeconds() + " s to start" + (setUp.bootShows() == null ? "" : "; it " + setUp.bootShows())
                 + ". Open the app's “add” meanwhile.", setUp.bootSeconds(), HandsOn.POWER_ON, "What does it show?",
                 List.of(light(DeviceState.BOOTING, BOOT), light(DeviceState.READY, begin), light(DeviceState.OFF, NO_LIGHT), light(DeviceState.FAILED, OWNERS_WORD)));
         step(BOOT, "Let it start", "Nothing to press. It " + says(DeviceState.READY) + " when it is ready.", setUp.bootSeconds(), null, "What does it show?",

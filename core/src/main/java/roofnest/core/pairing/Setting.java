@@ -14,10 +14,16 @@ import roofnest.core.catalogue.PhoneKind;
  * @param hub that it joins through, when it does
  * @param address recipe for a fixed factory address outside the house, as one sentence; empty when it asks the house
  * @param extras what the job asks for beside, before the power or after the naming
+ * @param atPlace whether it is set up where it will hang, rather than beside the router
  */
-public record Setting(Joinable device, String networkName, PhoneKind phone, Optional<HubModel> hub, Optional<String> address, List<Extra> extras) {
+public record Setting(Joinable device, String networkName, PhoneKind phone, Optional<HubModel> hub, Optional<String> address, List<Extra> extras, boolean atPlace) {
     public Setting {
         extras = List.copyOf(extras);
+    }
+
+    /** Beside the router. */
+    public Setting(Joinable device, String networkName, PhoneKind phone, Optional<HubModel> hub, Optional<String> address, List<Extra> extras) {
+        this(device, networkName, phone, hub, address, extras, false);
     }
 
     /** @param beforePower whether it comes first of all; else last of all */

@@ -100,7 +100,7 @@ public final class SimulatedInstaller {
     }
 
     private static Setting withoutFirst(Setting setting) {
-        return new Setting(setting.device(), setting.networkName(), setting.phone(), setting.hub(), setting.address(), setting.extras().stream().filter(extra -> !extra.beforePower()).toList());
+        return new Setting(setting.device(), setting.networkName(), setting.phone(), setting.hub(), setting.address(), setting.extras().stream().filter(extra -> !extra.beforePower()).toList(), setting.atPlace());
     }
 
     /** One way being tried. */
