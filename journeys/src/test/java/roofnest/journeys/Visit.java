@@ -49,6 +49,11 @@ public final class Visit implements AutoCloseable {
         return this;
     }
 
+    /** The application with the demo world that all journeys share. */
+    public RunningApp app() {
+        return demo.get();
+    }
+
     /** Another person at another browser, at the same site. */
     public Visit another() {
         Visit other = new Visit(browser, demo);

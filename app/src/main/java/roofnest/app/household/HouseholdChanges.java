@@ -1,5 +1,6 @@
 package roofnest.app.household;
 
+import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 
 import org.springframework.stereotype.Service;
@@ -43,12 +44,31 @@ public class HouseholdChanges {
         });
     }
 
+    /**
+     * Takes one step of a stage's work under the household's lock. Most steps of a run change nothing that a promise rests
+     * on, so only a step that says it did is judged.
+     *
+     * @param step tells whether anything was changed that promises are judged by
+     */
+    @Transactional
+    public void step(HouseholdRef ref, Stage stage, BooleanSupplier step) {
+        households.lock(ref.id());
+        if (step.getAsBoolean()) {
+            judge(ref.id());
+        }
+        households.reach(ref.id(), stage);
+    }
+
     private <T> T judged(long householdId, Supplier<T> change) {
         households.lock(householdId);
         T result = change.get();
+        judge(householdId);
+        return result;
+    }
+
+    private void judge(long householdId) {
         HouseholdFacts now = facts.load(householdId);
         findings.replace(householdId, judges.of(now).again(now));
-        return result;
     }
 
     @Transactional

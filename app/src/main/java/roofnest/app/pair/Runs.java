@@ -319,19 +319,21 @@ public class Runs {
 
     /** One step under the household's lock, so that two phones on one run cannot both take it. */
     private void change(HouseholdRef ref, long runId, Taking taking) {
-        changes.run(ref, Stage.PAIR, () -> {
+        changes.step(ref, Stage.PAIR, () -> {
             Open before = open(ref, runId);
             if (before.run().finished()) {
                 throw new BadInput("This run is finished.");
             }
             taking.from(before);
             RunState after = RunState.replay(before.script(), runs.events(runId));
-            if (after.step().form() == Step.Form.DEVICE_PASSWORD || after.step().id().equals("update")) {
+            boolean seenLive = after.step().form() == Step.Form.DEVICE_PASSWORD || after.step().id().equals("update");
+            if (seenLive) {
                 subjects.of(ref, before.run()).markJoined();
             }
             if (after.finished()) {
                 runs.finish(runId);
             }
+            return seenLive || before.state().step().form() != Step.Form.NONE;
         });
     }
 
