@@ -2,7 +2,9 @@ package roofnest.app.pair;
 
 import java.security.SecureRandom;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -41,6 +43,7 @@ import roofnest.core.pairing.Script;
 import roofnest.core.pairing.Scripts;
 import roofnest.core.pairing.Setting;
 import roofnest.core.pairing.Step;
+import roofnest.core.plan.Thing;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.Stage;
 import roofnest.core.radio.LinkBudget;
@@ -110,8 +113,23 @@ public class Runs {
         }
         String network = facts.load(ref.id()).network()
                 .orElseThrow(() -> new BadInput("Write down the house's Wi-Fi at Ready first; the camera has to be told it.")).name();
-        return changes.make(ref, Stage.PAIR, () -> runs.openRunOf(ref.id(), cameraId).map(RunRepository.Run::id)
-                .orElseGet(() -> runs.start(ref.id(), cameraId, way, phone, atPlace, network, bench, ref.by())));
+        return changes.make(ref, Stage.PAIR, () -> runs.openRunOf(ref.id(), cameraId).map(RunRepository.Run::id).orElseGet(() -> {
+            long run = runs.start(ref.id(), cameraId, way, phone, atPlace, network, bench, ref.by());
+            if (bench && flat(ref, camera.camera())) {
+                runs.add(run, new BenchAct.Set(0, Fault.FLAT_PACK));
+            }
+            return run;
+        }));
+    }
+
+    /** Whether its pack is empty by now, by what it draws in a day and when it was last charged; what the sun gave is not counted. */
+    private boolean flat(HouseholdRef ref, Camera camera) {
+        if (!camera.model().power().onBattery() || camera.model().power().panelW() > 0 || camera.lastCharged().isEmpty()) {
+            return false;
+        }
+        HouseholdFacts household = facts.load(ref.id());
+        double daysPerCharge = camera.model().power().capacityMah() / judges.of(household).batteryYear(household, camera).drawMahPerDay();
+        return ChronoUnit.DAYS.between(camera.lastCharged().get(), LocalDate.now(clock)) > daysPerCharge;
     }
 
     /** The open run of the household's hub of a model, or a new one. */
@@ -350,7 +368,7 @@ public class Runs {
     private Bench bench(HouseholdRef ref, RunRepository.Run run, Joinable device) {
         RunRepository.Acts acts = runs.acts(run.id());
         Place beside = place(ref, device, run.networkName(), run.phone());
-        boolean noBar = run.atPlace() && barsAt(ref, run.cameraId()).filter(bars -> bars == 0).isPresent();
+        boolean noBar = run.atPlace() && (run.way() == PairingMethod.Way.HUB_BUTTON ? beyondHub(ref, run.cameraId()) : barsAt(ref, run.cameraId()).filter(bars -> bars == 0).isPresent());
         return Bench.replay(device, noBar ? beside.oneBar() : beside, acts.acts(), acts.clockMs(OffsetDateTime.now(clock)));
     }
 
@@ -361,6 +379,14 @@ public class Runs {
         boolean suits = network.map(each -> CredentialFit.judge(each, device).stream().noneMatch(FitIssue::blocks)).orElse(false) && addresses.map(plan -> plan.free() > 0).orElse(true);
         boolean outside = device instanceof DeviceModel model && model.factoryAddress() != null && addresses.map(plan -> plan.recipe("it", model.factoryAddress()).isPresent()).orElse(false);
         return new Place(networkName, suits, network.filter(HomeNetwork::isolated).isPresent(), routers.of(ref.id()).pushButton(), false, outside, phone);
+    }
+
+    /** Whether a camera's place is farther from every hub on the plan than its button reaches; not, where the plan shows no hub. */
+    private boolean beyondHub(HouseholdRef ref, long cameraId) {
+        Camera camera = cameras.get(ref.id(), cameraId).camera();
+        double reachM = models.hubOf(camera.model()).map(HubModel::pairingRangeM).orElse(Double.MAX_VALUE);
+        List<Thing> onPlan = facts.load(ref.id()).plan().map(plan -> plan.ofKind(Thing.Kind.HUB).toList()).orElse(List.of());
+        return !onPlan.isEmpty() && onPlan.stream().allMatch(hub -> hub.at().distanceM(camera.pose().onPlan()) > reachM);
     }
 
     /** Bars that a phone would show at a camera's place, by the plan and the readings; empty without a plan. */

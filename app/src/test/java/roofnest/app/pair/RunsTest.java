@@ -3,6 +3,7 @@ package roofnest.app.pair;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.LocalDate;
 import java.util.Map;
 import java.util.UUID;
 
@@ -226,6 +227,23 @@ class RunsTest {
         runs.answer(ref, run, "details", "joining");
         runs.skipAhead(ref, run);
         assertThat(bench().deviceState()).isEqualTo(DeviceState.JOINED);
+    }
+
+    @Test
+    void a_pack_that_must_be_empty_by_now_shows_no_light_until_it_is_changed() {
+        long bell = cameras.add(ref.id(), "Bell " + run, "pellan-knock", new CameraPose(3, -0.4, 1.4, 180, 5), Camera.Settings.DEFAULT);
+        cameras.charged(ref.id(), bell, LocalDate.now().minusDays(700));
+        run = runs.start(ref, bell, PairingMethod.Way.HUB_BUTTON, true);
+        runs.handsOn(ref, run);
+        assertThat(bench().deviceState()).isEqualTo(DeviceState.OFF);
+        runs.answer(ref, run, "power", "off");
+        runs.handsOn(ref, run);
+        assertThat(bench().deviceState()).isEqualTo(DeviceState.BOOTING);
+        long fresh = cameras.add(ref.id(), "Fresh " + run, "pellan-knock", new CameraPose(3, -0.4, 1.4, 180, 5), Camera.Settings.DEFAULT);
+        cameras.charged(ref.id(), fresh, LocalDate.now());
+        run = runs.start(ref, fresh, PairingMethod.Way.HUB_BUTTON, true);
+        runs.handsOn(ref, run);
+        assertThat(bench().deviceState()).isEqualTo(DeviceState.BOOTING);
     }
 
     private double chance(CameraRepository.Record record) {
