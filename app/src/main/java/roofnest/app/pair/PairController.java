@@ -49,13 +49,15 @@ class PairController {
 
     private final Frames frames;
     private final Runs runs;
+    private final HouseForBench house;
     private final CameraRepository cameras;
     private final SecretStore secrets;
     private final Clock clock;
 
-    PairController(Frames frames, Runs runs, CameraRepository cameras, SecretStore secrets, Clock clock) {
+    PairController(Frames frames, Runs runs, HouseForBench house, CameraRepository cameras, SecretStore secrets, Clock clock) {
         this.frames = frames;
         this.runs = runs;
+        this.house = house;
         this.cameras = cameras;
         this.secrets = secrets;
         this.clock = clock;
@@ -79,7 +81,7 @@ class PairController {
         List<RunRepository.Run> all = runs.of(ref);
         model.addAttribute("waiting", cameras.records(ref.id()).stream().map(record -> new Waiting(
                 record, runs.order(ref, record, phone),
-                all.stream().filter(run -> run.cameraId() == record.id() && !run.finished()).map(RunRepository.Run::id).findFirst(), runs.barsAt(ref, record.id()))).toList());
+                all.stream().filter(run -> run.cameraId() == record.id() && !run.finished()).map(RunRepository.Run::id).findFirst(), house.barsAt(ref, record.id()))).toList());
         model.addAttribute("atPlace", atPlace);
         model.addAttribute("hubs", runs.hubsOf(ref).stream().map(hub -> new HubLine(hub, runs.hub(ref, hub.key()).orElse(null), runs.hubOrder(ref, hub),
                 all.stream().filter(run -> run.hubId() > 0 && !run.finished() && runs.hub(ref, hub.key()).filter(own -> own.id() == run.hubId()).isPresent()).map(RunRepository.Run::id).findFirst())).toList());

@@ -2,9 +2,7 @@ package roofnest.app.pair;
 
 import java.security.SecureRandom;
 import java.time.Clock;
-import java.time.LocalDate;
 import java.time.OffsetDateTime;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -15,7 +13,6 @@ import org.springframework.stereotype.Service;
 
 import roofnest.app.household.FactsLoader;
 import roofnest.app.household.HouseholdChanges;
-import roofnest.app.household.Judges;
 import roofnest.app.models.Models;
 import roofnest.app.ready.NetworkRepository;
 import roofnest.app.ready.RouterRepository;
@@ -31,9 +28,6 @@ import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.catalogue.PhoneKind;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
-import roofnest.core.network.AddressPlan;
-import roofnest.core.network.CredentialFit;
-import roofnest.core.network.FitIssue;
 import roofnest.core.network.HomeNetwork;
 import roofnest.core.pairing.CameraName;
 import roofnest.core.pairing.MethodOrder;
@@ -43,10 +37,8 @@ import roofnest.core.pairing.Script;
 import roofnest.core.pairing.Scripts;
 import roofnest.core.pairing.Setting;
 import roofnest.core.pairing.Step;
-import roofnest.core.plan.Thing;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.Stage;
-import roofnest.core.radio.LinkBudget;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.Projection;
 import roofnest.standins.Bench;
@@ -63,7 +55,7 @@ public class Runs {
     private final CameraRepository cameras;
     private final HouseholdChanges changes;
     private final FactsLoader facts;
-    private final Judges judges;
+    private final HouseForBench house;
     private final NetworkRepository networks;
     private final RouterRepository routers;
     private final Models models;
@@ -74,13 +66,13 @@ public class Runs {
     private final SecureRandom random;
 
     Runs(
-            RunRepository runs, CameraRepository cameras, HouseholdChanges changes, FactsLoader facts, Judges judges, NetworkRepository networks, RouterRepository routers, Models models,
+            RunRepository runs, CameraRepository cameras, HouseholdChanges changes, FactsLoader facts, HouseForBench house, NetworkRepository networks, RouterRepository routers, Models models,
             RunForms forms, HubRepository hubs, Subjects subjects, Clock clock, SecureRandom random) {
         this.runs = runs;
         this.cameras = cameras;
         this.changes = changes;
         this.facts = facts;
-        this.judges = judges;
+        this.house = house;
         this.networks = networks;
         this.routers = routers;
         this.models = models;
@@ -115,21 +107,11 @@ public class Runs {
                 .orElseThrow(() -> new BadInput("Write down the house's Wi-Fi at Ready first; the camera has to be told it.")).name();
         return changes.make(ref, Stage.PAIR, () -> runs.openRunOf(ref.id(), cameraId).map(RunRepository.Run::id).orElseGet(() -> {
             long run = runs.start(ref.id(), cameraId, way, phone, atPlace, network, bench, ref.by());
-            if (bench && flat(ref, camera.camera())) {
+            if (bench && house.flat(ref, camera.camera())) {
                 runs.add(run, new BenchAct.Set(0, Fault.FLAT_PACK));
             }
             return run;
         }));
-    }
-
-    /** Whether its pack is empty by now, by what it draws in a day and when it was last charged; what the sun gave is not counted. */
-    private boolean flat(HouseholdRef ref, Camera camera) {
-        if (!camera.model().power().onBattery() || camera.model().power().panelW() > 0 || camera.lastCharged().isEmpty()) {
-            return false;
-        }
-        HouseholdFacts household = facts.load(ref.id());
-        double daysPerCharge = camera.model().power().capacityMah() / judges.of(household).batteryYear(household, camera).drawMahPerDay();
-        return ChronoUnit.DAYS.between(camera.lastCharged().get(), LocalDate.now(clock)) > daysPerCharge;
     }
 
     /** The open run of the household's hub of a model, or a new one. */
@@ -185,8 +167,7 @@ public class Runs {
 
     private Setting setting(HouseholdRef ref, RunRepository.Run run, Subjects.Subject subject) {
         Optional<DeviceModel> model = subject.camera().map(record -> record.camera().model());
-        Optional<String> address = model.map(DeviceModel::factoryAddress).flatMap(fixed -> routers.of(ref.id()).addresses().flatMap(addresses -> addresses.plan().recipe(subject.name(), fixed)))
-                .map(recipe -> String.join(" ", recipe.steps()));
+        Optional<String> address = model.flatMap(each -> house.recipe(ref, subject.name(), each));
         return new Setting(subject.device(), run.networkName(), run.phone(), model.flatMap(models::hubOf), address, subject.device() instanceof HubModel hub && hub.cardMaxGb() > 0 ? List.of(FORMAT_CARD) : List.of(), run.atPlace());
     }
 
@@ -367,32 +348,7 @@ public class Runs {
 
     private Bench bench(HouseholdRef ref, RunRepository.Run run, Joinable device) {
         RunRepository.Acts acts = runs.acts(run.id());
-        Place beside = place(ref, device, run.networkName(), run.phone());
-        boolean noBar = run.atPlace() && (run.way() == PairingMethod.Way.HUB_BUTTON ? beyondHub(ref, run.cameraId()) : barsAt(ref, run.cameraId()).filter(bars -> bars == 0).isPresent());
-        return Bench.replay(device, noBar ? beside.oneBar() : beside, acts.acts(), acts.clockMs(OffsetDateTime.now(clock)));
-    }
-
-    /** What of the house the stand-ins are honest to: name, password, band and security against the model, isolation, free addresses, push-button, range. */
-    private Place place(HouseholdRef ref, Joinable device, String networkName, PhoneKind phone) {
-        Optional<HomeNetwork> network = facts.load(ref.id()).network();
-        Optional<AddressPlan> addresses = routers.of(ref.id()).addresses().map(RouterRepository.Addresses::plan);
-        boolean suits = network.map(each -> CredentialFit.judge(each, device).stream().noneMatch(FitIssue::blocks)).orElse(false) && addresses.map(plan -> plan.free() > 0).orElse(true);
-        boolean outside = device instanceof DeviceModel model && model.factoryAddress() != null && addresses.map(plan -> plan.recipe("it", model.factoryAddress()).isPresent()).orElse(false);
-        return new Place(networkName, suits, network.filter(HomeNetwork::isolated).isPresent(), routers.of(ref.id()).pushButton(), false, outside, phone);
-    }
-
-    /** Whether a camera's place is farther from every hub on the plan than its button reaches; not, where the plan shows no hub. */
-    private boolean beyondHub(HouseholdRef ref, long cameraId) {
-        Camera camera = cameras.get(ref.id(), cameraId).camera();
-        double reachM = models.hubOf(camera.model()).map(HubModel::pairingRangeM).orElse(Double.MAX_VALUE);
-        List<Thing> onPlan = facts.load(ref.id()).plan().map(plan -> plan.ofKind(Thing.Kind.HUB).toList()).orElse(List.of());
-        return !onPlan.isEmpty() && onPlan.stream().allMatch(hub -> hub.at().distanceM(camera.pose().onPlan()) > reachM);
-    }
-
-    /** Bars that a phone would show at a camera's place, by the plan and the readings; empty without a plan. */
-    Optional<Integer> barsAt(HouseholdRef ref, long cameraId) {
-        HouseholdFacts household = facts.load(ref.id());
-        return household.cameras().stream().filter(camera -> camera.id() == cameraId).findFirst().flatMap(camera -> judges.of(household).link(household, camera)).map(link -> LinkBudget.bars(link.rssiDbm()));
+        return Bench.replay(device, house.placeOf(ref, run, device), acts.acts(), acts.clockMs(OffsetDateTime.now(clock)));
     }
 
     /** The job as its parts stand now, to be rehearsed: hubs first, then the cameras that have not joined, or all of them when all have. */
@@ -400,15 +356,13 @@ public class Runs {
         String network = facts.load(ref.id()).network().orElseThrow(() -> new BadInput("Write down the house's Wi-Fi at Ready first; without it there is nothing to join.")).name();
         List<RehearsalRepository.JobPart> parts = new ArrayList<>();
         hubsOf(ref).stream().filter(hub -> hub(ref, hub.key()).filter(HubRepository.Hub::joined).isEmpty())
-                .forEach(hub -> parts.add(new RehearsalRepository.JobPart(hub.key(), true, hubOrder(ref, hub).ways().get(0).way(), place(ref, hub, network, phone), null)));
+                .forEach(hub -> parts.add(new RehearsalRepository.JobPart(hub.key(), true, hubOrder(ref, hub).ways().get(0).way(), house.beside(ref, hub, network, phone), null)));
         List<CameraRepository.Record> all = cameras.records(ref.id());
         List<CameraRepository.Record> open = all.stream().filter(record -> !record.camera().joined()).toList();
         for (CameraRepository.Record record : open.isEmpty() ? all : open) {
             DeviceModel model = record.camera().model();
-            Place place = place(ref, model, network, phone);
-            String address = place.addressOutside() ? routers.of(ref.id()).addresses().flatMap(addresses -> addresses.plan().recipe(record.camera().name(), model.factoryAddress()))
-                    .map(recipe -> String.join(" ", recipe.steps())).orElse(null) : null;
-            order(ref, record, phone).ways().stream().findFirst().ifPresent(way -> parts.add(new RehearsalRepository.JobPart(model.key(), false, way.way(), place, address)));
+            Place place = house.beside(ref, model, network, phone);
+            order(ref, record, phone).ways().stream().findFirst().ifPresent(way -> parts.add(new RehearsalRepository.JobPart(model.key(), false, way.way(), place, house.recipe(ref, record.camera().name(), model).orElse(null))));
         }
         return parts;
     }

@@ -31,6 +31,7 @@ import roofnest.standins.Fault;
 @AppTest
 class RunsTest {
     @Autowired private Runs runs;
+    @Autowired private HouseForBench house;
     @Autowired private CameraRepository cameras;
     @Autowired private SecretStore secrets;
     @Autowired private DemoPlaces demo;
@@ -205,7 +206,7 @@ class RunsTest {
     @Test
     void at_its_place_the_signal_there_decides_and_coming_nearer_helps() {
         long far = cameras.add(ref.id(), "Far " + run, "dunmark-post", new CameraPose(450, 450, 2.4, 180, 10), Camera.Settings.DEFAULT);
-        assertThat(runs.barsAt(ref, far)).contains(0);
+        assertThat(house.barsAt(ref, far)).contains(0);
         run = runs.start(ref, far, PairingMethod.Way.HOTSPOT, PhoneKind.ONE_TAP, true, true);
         assertThat(runs.open(ref, run).state().step().title()).isEqualTo("Power it on at its place");
         toDetails();
