@@ -26,13 +26,17 @@ class BadInputTest {
     @Autowired private DemoPlaces demo;
 
     @ParameterizedTest
-    @ValueSource(strings = {"[]", "{}", "not json", "{\"format\":\"roofnest-plan/1\",\"name\":\"x\",\"latitudeDeg\":NaN,\"storeys\":[],\"walls\":[]}",
-        "{\"format\":\"roofnest-plan/1\",\"name\":\"x\",\"latitudeDeg\":50,\"storeys\":[{\"id\":\"g\",\"name\":\"G\",\"floorM\":0,\"heightM\":-2.5}],\"walls\":[]}"})
+    @ValueSource(strings = {"[]", "{}", "not json",
+        "{\"format\":\"roofnest-plan/1\",\"name\":\"x\",\"latitudeDeg\":NaN,\"storeys\":[],\"walls\":[]}",
+        "{\"format\":\"roofnest-plan/1\",\"name\":\"x\",\"latitudeDeg\":50,\"storeys\":"
+                + "[{\"id\":\"g\",\"name\":\"G\",\"floorM\":0,\"heightM\":-2.5}],\"walls\":[]}"})
     void an_impossible_plan_is_refused_whole_and_the_old_one_stays(String document) throws Exception {
         String before = plan();
-        MockHttpServletResponse response = perform(multipart(path("/survey/plan")).file(new MockMultipartFile("plan", document.getBytes())));
+        MockHttpServletResponse response
+                = perform(multipart(path("/survey/plan")).file(new MockMultipartFile("plan", document.getBytes())));
         assertThat(response.getStatus()).isEqualTo(422);
-        assertThat(response.getContentAsString()).contains("The plan was refused and nothing was changed").doesNotContain("Exception", "at roofnest");
+        assertThat(response.getContentAsString()).contains("The plan was refused and nothing was changed").doesNotContain("Exception",
+                "at roofnest");
         assertThat(plan()).isEqualTo(before);
     }
 
@@ -40,7 +44,8 @@ class BadInputTest {
     @CsvSource({"-1,Height in metres must be from 0.2 to 12", "99,Height in metres must be from 0.2 to 12", "null,A pose needs"})
     void an_impossible_height_is_a_problem_in_words(String height, String sentence) throws Exception {
         for (boolean save : new boolean[] {true, false}) {
-            MockHttpServletResponse response = pose(save, "{\"x\":11,\"y\":0,\"heightM\":" + height + ",\"headingDeg\":0,\"tiltDeg\":10,\"version\":0}");
+            MockHttpServletResponse response
+                    = pose(save, "{\"x\":11,\"y\":0,\"heightM\":" + height + ",\"headingDeg\":0,\"tiltDeg\":10,\"version\":0}");
             assertThat(response.getStatus()).isEqualTo(422);
             assertThat(response.getContentType()).isEqualTo(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
             assertThat(response.getContentAsString()).contains(sentence, "Nothing was changed");
@@ -60,7 +65,9 @@ class BadInputTest {
         MockHttpServletResponse response = pose(true, "{\"x\":1,\"y\":1,\"heightM\":2,\"headingDeg\":0,\"tiltDeg\":0,\"version\":77}");
         assertThat(response.getStatus()).isEqualTo(409);
         assertThat(response.getContentAsString()).contains("changed by somebody else", "Nothing of yours was saved");
-        assertThat(demo.jdbc().sql("select x_m from camera where id = :id").param("id", demo.camera("Quiller")).query(Double.class).single()).isEqualTo(11.4);
+        assertThat(
+                demo.jdbc().sql("select x_m from camera where id = :id").param("id", demo.camera("Quiller")).query(Double.class).single())
+                .isEqualTo(11.4);
     }
 
     @Test
@@ -69,22 +76,25 @@ class BadInputTest {
                 .param("security", "WPA2").param("band-GHZ_2_4", "on"));
         assertThat(response.getStatus()).isEqualTo(409);
         assertThat(response.getContentAsString()).contains("typed-by-me", "changed by somebody else", "name=\"version\" value=\"1\"");
-        assertThat(demo.jdbc().sql("select name from network where household_id = :id").param("id", demo.household("Quiller")).query(String.class).single())
+        assertThat(demo.jdbc().sql("select name from network where household_id = :id").param("id", demo.household("Quiller"))
+                .query(String.class).single())
                 .isEqualTo("Mühle & Wehr");
     }
 
     @Test
     void an_over_long_network_name_is_counted_in_bytes_at_its_field() throws Exception {
         String name = "é".repeat(17);
-        MockHttpServletResponse response = perform(post(path("/ready/network")).param("version", "1").param("ssid", name).param("security", "WPA2"));
+        MockHttpServletResponse response
+                = perform(post(path("/ready/network")).param("version", "1").param("ssid", name).param("security", "WPA2"));
         assertThat(response.getStatus()).isEqualTo(422);
         assertThat(response.getContentAsString()).contains("34 bytes long", name, "id=\"ssid-fault\"", "Tick at least one band");
     }
 
     @Test
     void a_typed_password_is_never_sent_back_to_the_page() throws Exception {
-        MockHttpServletResponse response = perform(post(path("/ready/network")).param("version", "1").param("ssid", "").param("security", "WPA2")
-                .param("password", "secret-that-was-typed"));
+        MockHttpServletResponse response
+                = perform(post(path("/ready/network")).param("version", "1").param("ssid", "").param("security", "WPA2")
+                        .param("password", "secret-that-was-typed"));
         assertThat(response.getStatus()).isEqualTo(422);
         assertThat(response.getContentAsString()).doesNotContain("secret-that-was-typed");
     }
@@ -111,11 +121,14 @@ class BadInputTest {
 
     @Test
     void settings_outside_the_models_limits_are_each_said_at_their_field() throws Exception {
-        MockHttpServletResponse response = perform(post(path("/tune/" + demo.camera("Quiller"))).param("version", "0").param("clipSeconds", "900")
-                .param("coolDownSeconds", "-3").param("cardGb", "4096").param("visitsPerDay", "many").param("liveMinutes", "NaN").param("openSky", "55")
-                .param("chargeEveryDays", "90"));
+        MockHttpServletResponse response
+                = perform(post(path("/tune/" + demo.camera("Quiller"))).param("version", "0").param("clipSeconds", "900")
+                        .param("coolDownSeconds", "-3").param("cardGb", "4096").param("visitsPerDay", "many").param("liveMinutes", "NaN")
+                        .param("openSky", "55")
+                        .param("chargeEveryDays", "90"));
         assertThat(response.getStatus()).isEqualTo(422);
-        assertThat(response.getContentAsString()).contains("from 5 to 60 s", "from 0 to 3600 s", "from 0 to 128 GB", "from 0 to 2000", "from 0 to 1440 min",
+        assertThat(response.getContentAsString()).contains("from 5 to 60 s", "from 0 to 3600 s", "from 0 to 128 GB", "from 0 to 2000",
+                "from 0 to 1440 min",
                 "value=\"900\"", "value=\"many\"");
     }
 
@@ -132,10 +145,12 @@ class BadInputTest {
 
     @Test
     void a_camera_that_is_not_joined_is_neither_hung_nor_tested() throws Exception {
-        assertThat(perform(post(path("/mount/" + demo.camera("Quiller") + "/hung"))).getContentAsString()).contains("before any hole is drilled");
+        assertThat(perform(post(path("/mount/" + demo.camera("Quiller") + "/hung"))).getContentAsString())
+                .contains("before any hole is drilled");
         MockHttpServletResponse trial = perform(post(path("/prove/" + demo.camera("Quiller") + "/trials")).param("kind", "ALERT"));
         assertThat(trial.getStatus()).isEqualTo(422);
-        assertThat(demo.jdbc().sql("select mounted_at is null from camera where id = :id").param("id", demo.camera("Quiller")).query(Boolean.class).single()).isTrue();
+        assertThat(demo.jdbc().sql("select mounted_at is null from camera where id = :id").param("id", demo.camera("Quiller"))
+                .query(Boolean.class).single()).isTrue();
     }
 
     @ParameterizedTest
@@ -144,18 +159,21 @@ class BadInputTest {
         MockHttpServletResponse response = perform(post(path("/prove/signature")).param("signer", "Ida Quiller").param("strokes", strokes));
         assertThat(response.getStatus()).isEqualTo(422);
         assertThat(response.getContentAsString()).contains("Sign in the box", "Ida Quiller").doesNotContain("<script>");
-        assertThat(demo.jdbc().sql("select count(*) from signature where household_id = :id").param("id", demo.household("Quiller")).query(Long.class).single()).isZero();
+        assertThat(demo.jdbc().sql("select count(*) from signature where household_id = :id").param("id", demo.household("Quiller"))
+                .query(Long.class).single()).isZero();
     }
 
     @Test
     void a_house_without_a_signature_is_not_handed_over() throws Exception {
         assertThat(perform(post(path("/prove/hand-over"))).getContentAsString()).contains("The householder has not signed yet");
-        assertThat(demo.jdbc().sql("select handed_over_at is null from household where id = :id").param("id", demo.household("Quiller")).query(Boolean.class).single()).isTrue();
+        assertThat(demo.jdbc().sql("select handed_over_at is null from household where id = :id").param("id", demo.household("Quiller"))
+                .query(Boolean.class).single()).isTrue();
     }
 
     @Test
     void the_log_takes_no_day_that_is_still_to_come() throws Exception {
-        MockHttpServletResponse response = perform(post(path("/care/log")).param("kind", "CHARGE").param("words", "charged").param("on", "2099-01-01"));
+        MockHttpServletResponse response
+                = perform(post(path("/care/log")).param("kind", "CHARGE").param("words", "charged").param("on", "2099-01-01"));
         assertThat(response.getContentAsString()).contains("still to come", "which camera", "value=\"charged\"");
     }
 
@@ -170,16 +188,20 @@ class BadInputTest {
     void stale_notes_keep_both_texts_on_the_page_and_only_theirs_in_the_store() throws Exception {
         int version = version();
         perform(post(path("/brief/notes")).param("notes", "theirs: dog bites").param("version", String.valueOf(version)));
-        MockHttpServletResponse response = perform(post(path("/brief/notes")).param("notes", "mine: key under pot").param("version", String.valueOf(version)));
+        MockHttpServletResponse response
+                = perform(post(path("/brief/notes")).param("notes", "mine: key under pot").param("version", String.valueOf(version)));
         assertThat(response.getStatus()).isEqualTo(409);
         assertThat(response.getContentAsString()).contains("theirs: dog bites", "mine: key under pot", "changed by somebody else");
-        assertThat(demo.jdbc().sql("select notes from household where id = :id").param("id", demo.household("Quiller")).query(String.class).single())
+        assertThat(demo.jdbc().sql("select notes from household where id = :id").param("id", demo.household("Quiller")).query(String.class)
+                .single())
                 .isEqualTo("theirs: dog bites");
-        assertThat(perform(post(path("/brief/notes")).param("notes", "both").param("version", String.valueOf(version + 1))).getStatus()).isEqualTo(302);
+        assertThat(perform(post(path("/brief/notes")).param("notes", "both").param("version", String.valueOf(version + 1))).getStatus())
+                .isEqualTo(302);
     }
 
     private int version() {
-        return demo.jdbc().sql("select version from household where id = :id").param("id", demo.household("Quiller")).query(Integer.class).single();
+        return demo.jdbc().sql("select version from household where id = :id").param("id", demo.household("Quiller")).query(Integer.class)
+                .single();
     }
 
     private MockHttpServletResponse pose(boolean save, String body) throws Exception {
@@ -198,6 +220,7 @@ class BadInputTest {
     }
 
     private String plan() {
-        return demo.jdbc().sql("select plan::text from household where id = :id").param("id", demo.household("Quiller")).query(String.class).single();
+        return demo.jdbc().sql("select plan::text from household where id = :id").param("id", demo.household("Quiller")).query(String.class)
+                .single();
     }
 }

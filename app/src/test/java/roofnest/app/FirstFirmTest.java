@@ -28,11 +28,13 @@ class FirstFirmTest {
 
         String refused = mvc.perform(post("/first-firm").with(csrf()).param("firm", "Gull & Son").param("name", "").param("email", "gull")
                 .param("password", "short")).andReturn().getResponse().getContentAsString();
-        assertThat(refused).contains("Gull &amp; Son", "Enter a name", "not an e-mail address", "10 to 72 characters").doesNotContain("value=\"short\"");
+        assertThat(refused).contains("Gull &amp; Son", "Enter a name", "not an e-mail address", "10 to 72 characters")
+                .doesNotContain("value=\"short\"");
         assertThat(jdbc.sql("select count(*) from firm").query(Long.class).single()).isZero();
 
-        mvc.perform(post("/first-firm").with(csrf()).param("firm", "Gull & Son").param("name", "Ede Gull").param("email", "ede@gull.example")
-                .param("password", "a long enough word"));
+        mvc.perform(
+                post("/first-firm").with(csrf()).param("firm", "Gull & Son").param("name", "Ede Gull").param("email", "ede@gull.example")
+                        .param("password", "a long enough word"));
         assertThat(mvc.perform(post("/sign-in").with(csrf()).param("email", "ede@gull.example").param("password", "a long enough word"))
                 .andReturn().getResponse().getRedirectedUrl()).isEqualTo("/");
 

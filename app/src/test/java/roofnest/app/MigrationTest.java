@@ -31,20 +31,32 @@ class MigrationTest {
             JdbcClient jdbc = JdbcClient.create(source);
             jdbc.sql("insert into firm (name, created_at) values ('Earlier', now())").update();
             for (String house : new String[] {"One", "Two"}) {
-                jdbc.sql("insert into household (firm_id, name, address, stage, created_at) select max(id), :name, '1 Street', 'READY', now() from firm").param("name", house).update();
-                jdbc.sql("insert into network (household_id, name, bands, security, hidden, version) select max(id), lower(:name) || ' wifi', '{GHZ_2_4}', 'WPA2', false, 3 from household").param("name", house).update();
-                jdbc.sql("insert into secret (household_id, kind, sealed, sealed_at, sealed_by) select max(id), 'WIFI_PASSWORD', :sealed, now(), 'Jory' from household").param("sealed", house.getBytes()).update();
+                jdbc.sql(
+                        "insert into household (firm_id, name, address, stage, created_at) select max(id), :name, '1 Street', "
+                                + "'READY', now() from firm")
+                        .param("name", house).update();
+                jdbc.sql(
+                        "insert into network (household_id, name, bands, security, hidden, version) select max(id), "
+                                + "lower(:name) || ' wifi', '{GHZ_2_4}', 'WPA2', false, 3 from household")
+                        .param("name", house).update();
+                jdbc.sql(
+                        "insert into secret (household_id, kind, sealed, sealed_at, sealed_by) select max(id), 'WIFI_PASSWORD', "
+                                + ":sealed, now(), 'Jory' from household")
+                        .param("sealed", house.getBytes()).update();
             }
             Flyway.configure().dataSource(url, "roofnest", password).load().migrate();
 
             for (String house : new String[] {"One", "Two"}) {
                 byte[] sealed = jdbc.sql("""
-                        select secret.sealed from secret join network on network.id = secret.network_id
-                        where network.name = :name and network.for_cameras and network.version = 3
-                        """).param("name", house.toLowerCase() + " wifi").query(byte[].class).single();
+                    select secret.sealed from secret join network on network.id = secret.network_id
+                    where network.name = :name and network.for_cameras and network.version = 3
+                    """).param("name", house.toLowerCase() + " wifi").query(byte[].class).single();
                 assertThat(new String(sealed)).isEqualTo(house);
             }
-            assertThatThrownBy(() -> jdbc.sql("insert into network (household_id, name, bands, security, hidden, version) select household_id, 'second', '{GHZ_5}', 'WPA2', false, 1 from network limit 1").update())
+            assertThatThrownBy(() -> jdbc.sql(
+                    "insert into network (household_id, name, bands, security, hidden, version) select household_id, 'second', "
+                            + "'{GHZ_5}', 'WPA2', false, 1 from network limit 1")
+                    .update())
                     .as("one network of a house is the cameras'").isInstanceOf(DataIntegrityViolationException.class);
             jdbc.sql("delete from network where name = 'one wifi'").update();
             assertThat(jdbc.sql("select count(*) from secret").query(Long.class).single()).as("its password goes with it").isEqualTo(1);

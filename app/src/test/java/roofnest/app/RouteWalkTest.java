@@ -30,21 +30,26 @@ import roofnest.app.firm.Staff;
 /** Walks every route that the application has, as nobody and as somebody of another firm. */
 @AppTest
 class RouteWalkTest {
-    private static final List<String> OPEN_TO_ALL = List.of("/sign-in", "/first-firm", "/invitations/{token}", "/prepare/{token}", "/prepare/{token}/photos/{photo}", "/prepare/{token}/tick", "/prepare/{token}/wifi",
+    private static final List<String> OPEN_TO_ALL = List.of("/sign-in", "/first-firm", "/invitations/{token}", "/prepare/{token}",
+            "/prepare/{token}/photos/{photo}", "/prepare/{token}/tick", "/prepare/{token}/wifi",
             "/prepare/{token}/photos", "/prepare/{token}/photos/{photo}/remove", "/prepare/{token}/people");
     private static final List<String> TABLES = List.of("household", "promise", "resident", "camera", "network", "other_thing", "secret",
-            "secret_reveal", "access_grant", "mail", "invitation", "run", "run_event", "bench_act", "trial", "proof", "signature", "log_entry", "finding",
+            "secret_reveal", "access_grant", "mail", "invitation", "run", "run_event", "bench_act", "trial", "proof", "signature",
+            "log_entry", "finding",
             "reading", "plan_step", "underlay", "variant", "router", "air_scan", "preparation",
             "prepared_item", "household_photo", "told_person", "firm_model", "price", "kit_check", "firm_money", "visit", "visit_task",
             "travel", "appointment", "rehearsal", "rehearsal_part", "rejoin", "rejoin_back", "hub");
 
     /** Addresses that take a file, and the field it is in. */
-    private static final Map<String, String> UPLOADS = Map.of("/survey/plan", "plan", "/survey/readings.csv", "readings", "/draw/underlay", "picture", "/ready/label", "photo", "/ready/air", "file", "/ready/kit/label", "photo");
-    private static final List<String> TAKES_JSON = List.of("/try", "/pose", "/cell", "/zones", "/draw/edits", "/draw/undo", "/draw/redo", "/underlay/scale", "/underlay/move");
+    private static final Map<String, String> UPLOADS = Map.of("/survey/plan", "plan", "/survey/readings.csv", "readings", "/draw/underlay",
+            "picture", "/ready/label", "photo", "/ready/air", "file", "/ready/kit/label", "photo");
+    private static final List<String> TAKES_JSON
+            = List.of("/try", "/pose", "/cell", "/zones", "/draw/edits", "/draw/undo", "/draw/redo", "/underlay/scale", "/underlay/move");
 
     @Autowired private MockMvc mvc;
     @Autowired private DemoPlaces demo;
-    @Autowired @Qualifier("requestMappingHandlerMapping") private RequestMappingHandlerMapping mappings;
+    @Autowired
+    @Qualifier("requestMappingHandlerMapping") private RequestMappingHandlerMapping mappings;
 
     private record Route(HttpMethod method, String pattern) {}
 
@@ -71,7 +76,8 @@ class RouteWalkTest {
         for (Route route : ofHouseholds) {
             MockHttpServletResponse response = call(route, demo.staff("petra"), "Quiller");
             softly.assertThat(response.getStatus()).as("%s %s", route.method(), route.pattern()).isEqualTo(404);
-            softly.assertThat(response.getContentAsString()).as("%s %s", route.method(), route.pattern()).doesNotContain("Quiller", "Weir Steps");
+            softly.assertThat(response.getContentAsString()).as("%s %s", route.method(), route.pattern()).doesNotContain("Quiller",
+                    "Weir Steps");
         }
         softly.assertAll();
         assertThat(counts()).isEqualTo(before);
@@ -80,7 +86,8 @@ class RouteWalkTest {
     @Test
     void another_firms_front_page_and_people_show_only_its_own() throws Exception {
         for (String page : List.of("/", "/people")) {
-            String shown = mvc.perform(MockMvcRequestBuilders.get(page).with(user(demo.staff("petra")))).andReturn().getResponse().getContentAsString();
+            String shown = mvc.perform(MockMvcRequestBuilders.get(page).with(user(demo.staff("petra")))).andReturn().getResponse()
+                    .getContentAsString();
             assertThat(shown).doesNotContain("Quiller", "Ladderhall", "Tamsin");
         }
     }
@@ -89,7 +96,9 @@ class RouteWalkTest {
     void every_page_opens_for_its_own_firm() throws Exception {
         SoftAssertions softly = new SoftAssertions();
         for (Route route : routes()) {
-            boolean hasOwnTest = route.pattern().contains("{token}") || route.pattern().contains("{rehearsal}") || route.pattern().contains("{hub}") || route.pattern().contains("{trial}") || route.pattern().endsWith("/underlay") || route.pattern().endsWith("/photos/{photo}");
+            boolean hasOwnTest = route.pattern().contains("{token}") || route.pattern().contains("{rehearsal}")
+                    || route.pattern().contains("{hub}") || route.pattern().contains("{trial}") || route.pattern().endsWith("/underlay")
+                    || route.pattern().endsWith("/photos/{photo}");
             if (route.method() == HttpMethod.GET && !hasOwnTest) {
                 int status = call(route, demo.staff("jory"), "Brannock").getStatus();
                 softly.assertThat(status).as(route.pattern()).isIn(200, 302);
@@ -105,7 +114,8 @@ class RouteWalkTest {
         for (String path : List.of("/survey/cameras/" + otherCamera + "/mask?on=true", "/mount/" + otherCamera + "/hung",
                 "/tune/" + otherCamera + "?version=0", "/prove/" + otherCamera + "/trials?kind=ALERT",
                 "/pair/runs?camera=" + otherCamera + "&way=HOTSPOT")) {
-            int status = mvc.perform(MockMvcRequestBuilders.post(base + path).with(user(demo.staff("jory"))).with(csrf())).andReturn().getResponse().getStatus();
+            int status = mvc.perform(MockMvcRequestBuilders.post(base + path).with(user(demo.staff("jory"))).with(csrf())).andReturn()
+                    .getResponse().getStatus();
             assertThat(status).as(path).isEqualTo(404);
         }
     }
@@ -113,14 +123,18 @@ class RouteWalkTest {
     private MockHttpServletResponse call(Route route, Staff staff, String household) throws Exception {
         String path = route.pattern().replace("{household}", String.valueOf(demo.household(household)))
                 .replace("{camera}", String.valueOf(demo.camera(household))).replace("{run}", String.valueOf(run(household)))
-                .replace("{trial}", String.valueOf(trial())).replace("{stage}", "ready").replace("{promise}", "1").replace("{resident}", "1")
-                .replace("{token}", "guessed").replace("{reading}", "1").replace("{variant}", "1").replace("{network}", "1").replace("{photo}", "1").replace("{key}", "dunmark-post").replace("{rehearsal}", "1").replace("{hub}", "1");
-        Optional<String> upload = route.method() == HttpMethod.POST ? UPLOADS.keySet().stream().filter(route.pattern()::endsWith).findFirst() : Optional.empty();
+                .replace("{trial}", String.valueOf(trial())).replace("{stage}", "ready").replace("{promise}", "1")
+                .replace("{resident}", "1")
+                .replace("{token}", "guessed").replace("{reading}", "1").replace("{variant}", "1").replace("{network}", "1")
+                .replace("{photo}", "1").replace("{key}", "dunmark-post").replace("{rehearsal}", "1").replace("{hub}", "1");
+        Optional<String> upload = route.method() == HttpMethod.POST
+                ? UPLOADS.keySet().stream().filter(route.pattern()::endsWith).findFirst() : Optional.empty();
         AbstractMockHttpServletRequestBuilder<?> request = upload.isPresent()
                 ? MockMvcRequestBuilders.multipart(path).file(new MockMultipartFile(UPLOADS.get(upload.get()), "{}".getBytes()))
                 : MockMvcRequestBuilders.request(route.method(), path);
         if (route.method() != HttpMethod.GET && TAKES_JSON.stream().anyMatch(route.pattern()::endsWith)) {
-            request.contentType(MediaType.APPLICATION_JSON).content("{\"x\":1,\"y\":1,\"heightM\":2,\"headingDeg\":0,\"tiltDeg\":0,\"version\":0}");
+            request.contentType(MediaType.APPLICATION_JSON)
+                    .content("{\"x\":1,\"y\":1,\"heightM\":2,\"headingDeg\":0,\"tiltDeg\":0,\"version\":0}");
         }
         if (route.method() == HttpMethod.POST) {
             request.param("camera", "1");
@@ -136,11 +150,13 @@ class RouteWalkTest {
     }
 
     private String firstWall(String household) {
-        return demo.jdbc().sql("select plan->'walls'->0->>'id' from household where id = :id").param("id", demo.household(household)).query(String.class).single();
+        return demo.jdbc().sql("select plan->'walls'->0->>'id' from household where id = :id").param("id", demo.household(household))
+                .query(String.class).single();
     }
 
     private long run(String household) {
-        return demo.jdbc().sql("select coalesce(min(id), 1) from run where household_id = :id").param("id", demo.household(household)).query(Long.class).single();
+        return demo.jdbc().sql("select coalesce(min(id), 1) from run where household_id = :id").param("id", demo.household(household))
+                .query(Long.class).single();
     }
 
     private long trial() {

@@ -47,7 +47,8 @@ class SecurityTest {
     @Test
     void a_form_without_its_token_is_refused() throws Exception {
         String path = "/households/" + demo.household("Quiller") + "/brief/notes";
-        assertThat(mvc.perform(post(path).with(user(demo.staff("jory"))).param("notes", "x")).andReturn().getResponse().getStatus()).isEqualTo(403);
+        assertThat(mvc.perform(post(path).with(user(demo.staff("jory"))).param("notes", "x")).andReturn().getResponse().getStatus())
+                .isEqualTo(403);
     }
 
     @Test
@@ -61,7 +62,8 @@ class SecurityTest {
         byte[] theirs = demo.jdbc().sql("select sealed from secret where household_id = :id and kind = 'WIFI_PASSWORD'")
                 .param("id", demo.household("Verrall")).query(byte[].class).single();
         long osgood = demo.household("Osgood");
-        byte[] before = demo.jdbc().sql("select sealed from secret where household_id = :id and kind = 'WIFI_PASSWORD'").param("id", osgood).query(byte[].class).single();
+        byte[] before = demo.jdbc().sql("select sealed from secret where household_id = :id and kind = 'WIFI_PASSWORD'").param("id", osgood)
+                .query(byte[].class).single();
         overwrite(osgood, theirs);
         Assertions.assertThatThrownBy(() -> secrets.wifiPasswordForRules(osgood)).hasMessageContaining("does not open");
         overwrite(osgood, before);
@@ -72,7 +74,8 @@ class SecurityTest {
         String base = "/households/" + demo.household("Verrall");
         long before = demo.count("secret_reveal");
         for (String path : List.of("/ready/reveal", "/prove/sealed-sheet", "/prove/hand-over")) {
-            assertThat(mvc.perform(post(base + path).with(user(demo.staff("wynn"))).with(csrf())).andReturn().getResponse().getStatus()).as(path).isEqualTo(403);
+            assertThat(mvc.perform(post(base + path).with(user(demo.staff("wynn"))).with(csrf())).andReturn().getResponse().getStatus())
+                    .as(path).isEqualTo(403);
         }
         assertThat(demo.count("secret_reveal")).isEqualTo(before);
         mvc.perform(post(base + "/ready/reveal").with(user(demo.staff("jory"))).with(csrf()));
@@ -82,10 +85,12 @@ class SecurityTest {
 
     @Test
     void only_the_owner_adds_people_and_only_to_the_own_firm() throws Exception {
-        var request = post("/people").with(csrf()).param("name", "New Hand").param("email", "new@ladderhall.example").param("role", "INSTALLER")
-                .param("password", "a long enough word");
+        var request
+                = post("/people").with(csrf()).param("name", "New Hand").param("email", "new@ladderhall.example").param("role", "INSTALLER")
+                        .param("password", "a long enough word");
         assertThat(mvc.perform(request.with(user(demo.staff("jory")))).andReturn().getResponse().getStatus()).isEqualTo(403);
-        mvc.perform(post("/people").with(csrf()).with(user(demo.staff("tamsin"))).param("name", "New Hand").param("email", "New@Ladderhall.example")
+        mvc.perform(post("/people").with(csrf()).with(user(demo.staff("tamsin"))).param("name", "New Hand")
+                .param("email", "New@Ladderhall.example")
                 .param("role", "INSTALLER").param("password", "a long enough word"));
         assertThat(demo.staff("new").firmName()).isEqualTo("Ladderhall");
     }

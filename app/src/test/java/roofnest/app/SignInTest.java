@@ -29,9 +29,11 @@ class SignInTest {
             assertThat(attempt("wynn@ladderhall.example", "guess " + i)).contains("wrong");
         }
         assertThat(attempt("wynn@ladderhall.example", "weir steps nine")).contains("wait=");
-        demo.jdbc().sql("update login_attempt set next_try_at = now() - interval '1 second' where email = 'wynn@ladderhall.example'").update();
+        demo.jdbc().sql("update login_attempt set next_try_at = now() - interval '1 second' where email = 'wynn@ladderhall.example'")
+                .update();
         assertThat(attempt("wynn@ladderhall.example", "weir steps nine")).isEqualTo("/");
-        assertThat(demo.jdbc().sql("select count(*) from login_attempt where email = 'wynn@ladderhall.example'").query(Long.class).single()).isZero();
+        assertThat(demo.jdbc().sql("select count(*) from login_attempt where email = 'wynn@ladderhall.example'").query(Long.class).single())
+                .isZero();
     }
 
     @Test

@@ -26,14 +26,16 @@ class StagePagesTest {
         String page = mvc.perform(get("/").with(user(demo.staff("odile")))).andReturn().getResponse().getContentAsString();
         assertThat(page.indexOf("Tansley")).isLessThan(page.indexOf("Verrall"));
         assertThat(page.indexOf("Verrall")).isLessThan(page.indexOf("Peverell"));
-        long theirs = demo.jdbc().sql("select count(*) from household where firm_id = :firm").param("firm", demo.staff("odile").firmId()).query(Long.class).single();
+        long theirs = demo.jdbc().sql("select count(*) from household where firm_id = :firm").param("firm", demo.staff("odile").firmId())
+                .query(Long.class).single();
         assertThat(theirs).isGreaterThanOrEqualTo(8);
         assertThat(page).contains("alerts all day from the road", "· overdue", theirs + " households");
     }
 
     @Test
     void a_router_that_is_too_new_bars_the_old_cameras_and_the_page_says_what_to_set() throws Exception {
-        assertThat(page("Verrall", "ready")).contains("cannot join", "which Dunmark Post is too old for", "Set the router to WPA2 and WPA3 mixed");
+        assertThat(page("Verrall", "ready")).contains("cannot join", "which Dunmark Post is too old for",
+                "Set the router to WPA2 and WPA3 mixed");
     }
 
     @Test
@@ -57,25 +59,31 @@ class StagePagesTest {
 
     @Test
     void the_example_plan_reads() throws Exception {
-        String example = mvc.perform(get("/households/" + demo.household("Tansley") + "/survey/example-plan.json").with(user(demo.staff("jory"))))
-                .andReturn().getResponse().getContentAsString(StandardCharsets.UTF_8);
+        String example
+                = mvc.perform(get("/households/" + demo.household("Tansley") + "/survey/example-plan.json").with(user(demo.staff("jory"))))
+                        .andReturn().getResponse().getContentAsString(StandardCharsets.UTF_8);
         assertThat(plans.read(example).walls()).hasSizeGreaterThan(9);
     }
 
     @Test
     void a_household_opens_where_its_work_stands_and_moves_on_by_a_press() throws Exception {
         String address = "/households/" + demo.household("Tansley");
-        assertThat(mvc.perform(get(address).with(user(demo.staff("jory")))).andReturn().getResponse().getRedirectedUrl()).isEqualTo(address + "/brief");
+        assertThat(mvc.perform(get(address).with(user(demo.staff("jory")))).andReturn().getResponse().getRedirectedUrl())
+                .isEqualTo(address + "/brief");
         mvc.perform(post(address + "/reach/survey").with(user(demo.staff("jory"))).with(csrf()));
-        assertThat(mvc.perform(get(address).with(user(demo.staff("jory")))).andReturn().getResponse().getRedirectedUrl()).isEqualTo(address + "/survey");
+        assertThat(mvc.perform(get(address).with(user(demo.staff("jory")))).andReturn().getResponse().getRedirectedUrl())
+                .isEqualTo(address + "/survey");
         assertThat(page("Tansley", "survey")).contains("No plan yet");
-        assertThat(mvc.perform(post(address + "/reach/nowhere").with(user(demo.staff("jory"))).with(csrf())).andReturn().getResponse().getStatus()).isEqualTo(404);
+        assertThat(mvc.perform(post(address + "/reach/nowhere").with(user(demo.staff("jory"))).with(csrf())).andReturn().getResponse()
+                .getStatus()).isEqualTo(404);
         demo.jdbc().sql("update household set stage = 'BRIEF' where name = 'Tansley'").update();
     }
 
     @Test
     void a_new_household_starts_at_its_brief() throws Exception {
-        String address = mvc.perform(post("/households").with(user(demo.staff("odile"))).with(csrf()).param("name", "Wistow").param("address", "1 Ferry Lane"))
+        String address = mvc
+                .perform(post("/households").with(user(demo.staff("odile"))).with(csrf()).param("name", "Wistow").param("address",
+                        "1 Ferry Lane"))
                 .andReturn().getResponse().getRedirectedUrl();
         assertThat(address).matches("/households/[0-9]+/brief");
         assertThat(page("Wistow", "brief")).contains("Nothing yet. Turn each wish into a sentence", "Import it at Survey");
@@ -84,7 +92,8 @@ class StagePagesTest {
     }
 
     private String page(String household, String stage) throws Exception {
-        return mvc.perform(get("/households/" + demo.household(household) + "/" + stage).with(user(demo.staff("jory")))).andReturn().getResponse()
+        return mvc.perform(get("/households/" + demo.household(household) + "/" + stage).with(user(demo.staff("jory")))).andReturn()
+                .getResponse()
                 .getContentAsString(StandardCharsets.UTF_8);
     }
 }

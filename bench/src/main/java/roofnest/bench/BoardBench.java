@@ -60,7 +60,8 @@ public class BoardBench {
         Camera moved = facts.cameras().get(0);
         CameraPose at = moved.pose();
         turn++;
-        return warm.again(facts.withCamera(moved.withPose(new CameraPose(at.xM(), at.yM(), at.heightM(), at.headingDeg() + turn * 0.001, at.tiltDeg()))));
+        return warm.again(facts
+                .withCamera(moved.withPose(new CameraPose(at.xM(), at.yM(), at.heightM(), at.headingDeg() + turn * 0.001, at.tiltDeg()))));
     }
 
     /** The house's own making, which happens once for each change of the plan. */

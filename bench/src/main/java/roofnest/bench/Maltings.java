@@ -40,7 +40,8 @@ final class Maltings {
     }
 
     static HouseholdFacts facts() {
-        return new HouseholdFacts(Optional.of(plan()), cameras(), written(), Optional.empty(), 0, new Access(List.of(), List.of()), List.of(),
+        return new HouseholdFacts(Optional.of(plan()), cameras(), written(), Optional.empty(), 0, new Access(List.of(), List.of()),
+                List.of(),
                 Climate.MILD_COAST, LocalDate.of(2026, 12, 3), false);
     }
 
@@ -49,9 +50,11 @@ final class Maltings {
         List<Camera> cameras = new ArrayList<>();
         for (JsonNode cam : cast().path("cameras")) {
             JsonNode p = cam.path("pose");
-            CameraPose pose = new CameraPose(p.path(0).asDouble(), p.path(1).asDouble(), p.path(2).asDouble(), p.path(3).asDouble(), p.path(4).asDouble());
-            cameras.add(new Camera(cameras.size() + 1, cam.path("name").asString(), catalogue.get(cam.path("model").asString()), pose, Set.of(),
-                    Camera.Settings.DEFAULT, false, false, false, Optional.of(LocalDate.of(2026, 11, 1))));
+            CameraPose pose = new CameraPose(p.path(0).asDouble(), p.path(1).asDouble(), p.path(2).asDouble(), p.path(3).asDouble(),
+                    p.path(4).asDouble());
+            cameras.add(
+                    new Camera(cameras.size() + 1, cam.path("name").asString(), catalogue.get(cam.path("model").asString()), pose, Set.of(),
+                            Camera.Settings.DEFAULT, false, false, false, Optional.of(LocalDate.of(2026, 11, 1))));
         }
         return cameras;
     }
@@ -62,7 +65,8 @@ final class Maltings {
                 DetailLevel.valueOf(wish.path(0).asString()), wish.path(1).asString(), Light.valueOf(wish.path(2).asString()))));
         cast().path("recordedBefore").forEach(wish -> written.add(new Promise.RecordedBefore(PromiseKey.written(written.size() + 1),
                 DetailLevel.valueOf(wish.path(0).asString()), wish.path(1).asString(), wish.path(2).asString())));
-        cast().path("neverShows").forEach(area -> written.add(new Promise.NeverShows(PromiseKey.written(written.size() + 1), area.asString())));
+        cast().path("neverShows")
+                .forEach(area -> written.add(new Promise.NeverShows(PromiseKey.written(written.size() + 1), area.asString())));
         return written;
     }
 

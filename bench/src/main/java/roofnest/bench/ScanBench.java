@@ -29,8 +29,7 @@ import roofnest.core.scan.ScanText;
 public class ScanBench {
     private static final int NETWORKS = 5000;
 
-    @Param({"iw", "terse", "csv"})
-    private String scanner;
+    @Param({"iw", "terse", "csv"}) private String scanner;
     private String text;
 
     @Setup
@@ -42,9 +41,11 @@ public class ScanBench {
             int channel = 1 + random.nextInt(13);
             int dbm = -40 - random.nextInt(50);
             printed.append(switch (scanner) {
-                case "iw" -> "BSS " + mac + "(on wlan0)\n\tfreq: " + (2407 + 5 * channel) + "\n\tsignal: " + dbm + ".00 dBm\n\tSSID: house " + i
-                        + "\n\tDS Parameter set: channel " + channel + "\n\tRSN:\t * Version: 1\n\t\t * Authentication suites: PSK\n";
-                case "terse" -> " :" + mac.replace(":", "\\:") + ":house " + i + ":Infra:" + channel + ":130 Mbit/s:" + Math.min(100, 2 * (dbm + 100)) + ":____:WPA2\n";
+                case "iw" ->
+                    "BSS " + mac + "(on wlan0)\n\tfreq: " + (2407 + 5 * channel) + "\n\tsignal: " + dbm + ".00 dBm\n\tSSID: house " + i
+                            + "\n\tDS Parameter set: channel " + channel + "\n\tRSN:\t * Version: 1\n\t\t * Authentication suites: PSK\n";
+                case "terse" -> " :" + mac.replace(":", "\\:") + ":house " + i + ":Infra:" + channel + ":130 Mbit/s:"
+                        + Math.min(100, 2 * (dbm + 100)) + ":____:WPA2\n";
                 default -> "house " + i + "," + mac + "," + channel + "," + dbm + ",WPA2\n";
             });
         }

@@ -31,8 +31,7 @@ import roofnest.core.visit.Timeline;
 public class VisitBench {
     private static final int CAMERAS = 8;
 
-    @Param({"1", "2"})
-    private int installers;
+    @Param({"1", "2"}) private int installers;
     private Job job;
 
     @Setup
@@ -49,7 +48,8 @@ public class VisitBench {
     @Benchmark
     public Timeline shortest() {
         Timeline timeline = Timeline.shortest(job.tasks(), installers);
-        System.out.println(timeline.placed().size() + " tasks, " + timeline.finishMinutes() + " min, no less than " + timeline.boundMinutes());
+        System.out.println(
+                timeline.placed().size() + " tasks, " + timeline.finishMinutes() + " min, no less than " + timeline.boundMinutes());
         return timeline;
     }
 }

@@ -21,8 +21,10 @@ import com.microsoft.playwright.Page;
 class AccessibilityTest {
     private static final String AXE = axe();
     /** Pages with colours that no other page has; the dim theme changes nothing but colours. */
-    private static final Pattern COLOURS_OF_ITS_OWN = Pattern.compile("^/$|survey|ready/(air|hours)$|ready$|/runs/|/day$|/tune$|/care$|/trials/|/round|/rehearsals");
-    private static final List<String> STAGES = List.of("brief", "survey", "ready", "pair", "mount", "tune", "share", "prove", "care", "share/mailbox");
+    private static final Pattern COLOURS_OF_ITS_OWN
+            = Pattern.compile("^/$|survey|ready/(air|hours)$|ready$|/runs/|/day$|/tune$|/care$|/trials/|/round|/rehearsals");
+    private static final List<String> STAGES
+            = List.of("brief", "survey", "ready", "pair", "mount", "tune", "share", "prove", "care", "share/mailbox");
 
     @Test
     void no_page_has_a_violation_in_either_theme_and_none_is_wider_than_a_phone(Visit visit) {
@@ -80,7 +82,8 @@ class AccessibilityTest {
         paths.add(address(visit, "Quiller") + "/ready/air");
         paths.add(quiller + "/day");
         paths.add(quiller + "/pair/rejoin");
-        paths.addAll(List.of("/round?on=" + LocalDate.now().plusDays(1), "/rehearsals", "/models/pellan-swift", "/models/form?from=oskarra-ledge"));
+        paths.addAll(List.of("/round?on=" + LocalDate.now().plusDays(1), "/rehearsals", "/models/pellan-swift",
+                "/models/form?from=oskarra-ledge"));
         paths.add(quiller + "/survey/draw");
         paths.add(quiller + "/survey/compare");
         String peverell = address(visit, "Peverell");
@@ -123,15 +126,17 @@ class AccessibilityTest {
     /** The dim theme changes colours and nothing else; the rules are in the page already from {@link #check}. */
     private static void checkDim(Visit visit, List<String> violations) {
         @SuppressWarnings("unchecked")
-        List<String> found = (List<String>) visit.page().evaluate("""
-                async () => {
-                  document.documentElement.dataset.theme = "loft";
-                  const { violations, passes, incomplete } = await axe.run(document, { runOnly: { type: "rule", values: ["color-contrast"] }, resultTypes: ["violations"] });
-                  if (violations.length + passes.length + incomplete.length === 0) {
-                    return ["contrast was not looked at"];
-                  }
-                  return violations.flatMap((rule) => rule.nodes.slice(0, 3).map((node) => rule.id + " at " + node.target));
-                }""");
+        List<String> found = (List<String>) visit.page().evaluate(
+                """
+                    async () => {
+                      document.documentElement.dataset.theme = "loft";
+                      const { violations, passes, incomplete } = await axe.run(
+                        document, { runOnly: { type: "rule", values: ["color-contrast"] }, resultTypes: ["violations"] });
+                      if (violations.length + passes.length + incomplete.length === 0) {
+                        return ["contrast was not looked at"];
+                      }
+                      return violations.flatMap((rule) => rule.nodes.slice(0, 3).map((node) => rule.id + " at " + node.target));
+                    }""");
         found.forEach(violation -> violations.add("dim, " + visit.page().url() + ": " + violation));
     }
 
@@ -149,16 +154,16 @@ class AccessibilityTest {
         visit.page().evaluate(AXE);
         @SuppressWarnings("unchecked")
         List<String> found = (List<String>) visit.page().evaluate("""
-                async () => {
-                  const tags = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"];
-                  // The plan is looked at once; beside the panels it is the same.
-                  const looked = location.search.includes("panel=") ? { exclude: [["#plan"]] } : document;
-                  const { violations, passes } = await axe.run(looked, { runOnly: { type: "tag", values: tags }, resultTypes: ["violations"] });
-                  if (passes.length === 0) {
-                    return ["the page was not looked at"];
-                  }
-                  return violations.map((rule) => rule.id + " at " + rule.nodes.slice(0, 3).map((node) => node.target));
-                }""");
+            async () => {
+              const tags = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"];
+              // The plan is looked at once; beside the panels it is the same.
+              const looked = location.search.includes("panel=") ? { exclude: [["#plan"]] } : document;
+              const { violations, passes } = await axe.run(looked, { runOnly: { type: "tag", values: tags }, resultTypes: ["violations"] });
+              if (passes.length === 0) {
+                return ["the page was not looked at"];
+              }
+              return violations.map((rule) => rule.id + " at " + rule.nodes.slice(0, 3).map((node) => node.target));
+            }""");
         found.forEach(violation -> violations.add(visit.page().url() + ": " + violation));
     }
 

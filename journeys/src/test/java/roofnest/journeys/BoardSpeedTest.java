@@ -37,7 +37,8 @@ class BoardSpeedTest {
             assertThat(times).isNotEmpty();
             double[] ms = times.stream().mapToDouble(Number::doubleValue).toArray();
             Percentile percentile = new Percentile();
-            System.out.printf("round %d: %d poses, %d painted, p50 %.0f ms, p95 %.0f ms%n", round, POSES, ms.length, percentile.evaluate(ms, 50), percentile.evaluate(ms, 95));
+            System.out.printf("round %d: %d poses, %d painted, p50 %.0f ms, p95 %.0f ms%n", round, POSES, ms.length,
+                    percentile.evaluate(ms, 50), percentile.evaluate(ms, 95));
         }
     }
 }

@@ -26,7 +26,8 @@ class DrawingTest {
         sheet.tool("Opening").click(11, 3).tool("Thing").click(6, 5).counts("10 walls");
         sheet.tool("Place").fill("place-name", "gate").click(11, -1.5).counts("1 place");
         sheet.tool("Path").fill("path-name", "from the road").click(18, -1.8).click(11, -1.5).press("Enter").counts("1 path");
-        sheet.tool("Ground").choose("area-kind", "neighbour").fill("area-name", "next door").click(0, 0).click(2, 0).click(2, 12).click(0, 12).press("Enter").counts("1 area");
+        sheet.tool("Ground").choose("area-kind", "neighbour").fill("area-name", "next door").click(0, 0).click(2, 0).click(2, 12)
+                .click(0, 12).press("Enter").counts("1 area");
 
         SurveyPage board = sheet.done();
         board.page().getByLabel("Model").selectOption("cairnlow-eave");

@@ -22,7 +22,8 @@ class JourneyExtension implements ParameterResolver, AfterTestExecutionCallback 
 
     /** What lives for the whole run of tests. */
     static final class Stage implements AutoCloseable {
-        final Playwright playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        final Playwright playwright
+                = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         final Browser browser = playwright.chromium().launch(
                 new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium")).setArgs(CHROMIUM_ARGUMENTS));
         private RunningApp demo;

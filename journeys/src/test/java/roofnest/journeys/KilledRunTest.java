@@ -22,7 +22,8 @@ class KilledRunTest {
         app.startAgain();
 
         // The open page waits the lost connection out, and the stand-in's light has gone on meanwhile.
-        assertThat(visit.page().locator(".bench-light")).hasText("Green, steady", new LocatorAssertions.HasTextOptions().setTimeout(60_000));
+        assertThat(visit.page().locator(".bench-light")).hasText("Green, steady",
+                new LocatorAssertions.HasTextOptions().setTimeout(60_000));
 
         // The session is kept in the database, so nobody has to sign in again either.
         visit.page().reload();

@@ -41,7 +41,8 @@ class PairJourneyTest {
         visit.as("jory").household("Verrall").pair();
         visit.page().locator("li", new Page.LocatorOptions().setHasText("Parlour sill")).getByText("On stand-ins").first().click();
         RunPage run = new RunPage(visit.page());
-        run.stands("Power it on beside the router").key(" ").key("1").stands("Let it start").key("f").key("1").stands("Make the code on the phone").key(" ").key("1").stands("Hold the code before the lens");
+        run.stands("Power it on beside the router").key(" ").key("1").stands("Let it start").key("f").key("1")
+                .stands("Make the code on the phone").key(" ").key("1").stands("Hold the code before the lens");
         assertThat(visit.page().locator(".run-instruction")).containsText("10 to 20 cm");
         run.key("u").stands("Make the code on the phone").key("1").key("n").stands("Look at its light");
         visit.page().locator("#light").selectOption("GREEN");
@@ -62,11 +63,14 @@ class PairJourneyTest {
             HouseholdPages osgood = other.as("tamsin").household("Osgood");
             osgood.pair();
             other.page().locator(".switchboard a", new Page.LocatorOptions().setHasText("Road eye")).click();
-            RunPage run = new RunPage(other.page()).stands("Let it start").timePasses().see("Amber, slow").stands("Put the phone on the camera's own network");
-            assertThat(new RunPage(jory).title()).hasText("Put the phone on the camera's own network", new LocatorAssertions.HasTextOptions().setTimeout(20_000));
+            RunPage run = new RunPage(other.page()).stands("Let it start").timePasses().see("Amber, slow")
+                    .stands("Put the phone on the camera's own network");
+            assertThat(new RunPage(jory).title()).hasText("Put the phone on the camera's own network",
+                    new LocatorAssertions.HasTextOptions().setTimeout(20_000));
             run.hands();
             new RunPage(jory).see("Joined to").stands("Send the house's Wi-Fi to the camera");
-            assertThat(run.title()).hasText("Send the house's Wi-Fi to the camera", new LocatorAssertions.HasTextOptions().setTimeout(20_000));
+            assertThat(run.title()).hasText("Send the house's Wi-Fi to the camera",
+                    new LocatorAssertions.HasTextOptions().setTimeout(20_000));
             other.page().locator(".run-history summary").click();
             assertThat(other.page().locator(".run-history li").nth(1)).containsText("(Tamsin Orrel)");
         }

@@ -62,20 +62,23 @@ class PanelsTest {
     /** Pairs of names of which one hides more than a fifth of the other. */
     @SuppressWarnings("unchecked")
     private static List<String> hiddenNames(Page page) {
-        return (List<String>) page.evaluate("""
-                () => {
-                  const names = Array.from(document.querySelectorAll("#plan text")).filter((text) => text.checkVisibility({ visibilityProperty: true }) && !text.closest("[hidden]"))
-                    .map((text) => ({ words: text.textContent, box: text.getBoundingClientRect() })).filter(({ box }) => box.width > 0);
-                  const pairs = [];
-                  names.forEach((a, i) => names.slice(i + 1).forEach((b) => {
-                    const width = Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left);
-                    const height = Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top);
-                    if (width > 0 && height > 0 && width * height > 0.2 * Math.min(a.box.width * a.box.height, b.box.width * b.box.height)) {
-                      pairs.push(a.words + " / " + b.words);
-                    }
-                  }));
-                  return pairs;
-                }""");
+        return (List<String>) page.evaluate(
+                """
+                    () => {
+                      const names = Array.from(document.querySelectorAll("#plan text"))
+                        .filter((text) => text.checkVisibility({ visibilityProperty: true }) && !text.closest("[hidden]"))
+                        .map((text) => ({ words: text.textContent, box: text.getBoundingClientRect() })).filter(({ box }) => box.width > 0);
+                      const pairs = [];
+                      names.forEach((a, i) => names.slice(i + 1).forEach((b) => {
+                        const width = Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left);
+                        const height = Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top);
+                        const smaller = Math.min(a.box.width * a.box.height, b.box.width * b.box.height);
+                        if (width > 0 && height > 0 && width * height > 0.2 * smaller) {
+                          pairs.push(a.words + " / " + b.words);
+                        }
+                      }));
+                      return pairs;
+                    }""");
     }
 
     @Test

@@ -127,9 +127,11 @@ class QuillerJourneyTest {
     }
 
     private static void tune(TunePage tune) {
-        tune.set("clipSeconds", "20").set("cardGb", "32").set("visitsPerDay", "120").set("chargeEveryDays", "0").set("openSky", "10").setItSo();
+        tune.set("clipSeconds", "20").set("cardGb", "32").set("visitsPerDay", "120").set("chargeEveryDays", "0").set("openSky", "10")
+                .setItSo();
         assertThat(tune.promises().standing("Battery lasts")).hasText("broken");
-        tune.set("clipSeconds", "12").set("cardGb", "64").set("visitsPerDay", "46").set("chargeEveryDays", "90").set("openSky", "55").setItSo();
+        tune.set("clipSeconds", "12").set("cardGb", "64").set("visitsPerDay", "46").set("chargeEveryDays", "90").set("openSky", "55")
+                .setItSo();
         assertThat(tune.promises().standing("Battery lasts")).hasText("kept");
         assertThat(tune.promises().standing("Keeps 14 days")).hasText("kept");
         assertThat(tune.months()).hasCount(13);
@@ -187,8 +189,10 @@ class QuillerJourneyTest {
         assertThat(response.headers()).containsEntry("content-type", "application/pdf");
         try (PDDocument document = Loader.loadPDF(response.body())) {
             String text = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
-            assertThat(text).contains("Quiller · 9 Weir Steps", STAIRS, "proved by a test", "Stays off next door's landing", "Keeps 14 days of footage",
-                    "Phone rings within 6 s", "Only the people agreed can look", "Tell that someone is at the lane door", "Stairs eye", "PO-90017-Q",
+            assertThat(text).contains("Quiller · 9 Weir Steps", STAIRS, "proved by a test", "Stays off next door's landing",
+                    "Keeps 14 days of footage",
+                    "Phone rings within 6 s", "Only the people agreed can look", "Tell that someone is at the lane door", "Stairs eye",
+                    "PO-90017-Q",
                     "Hesper Quiller", "Ida Quiller");
             assertThat(text).doesNotContain("Heron-31-weir");
         }

@@ -75,7 +75,8 @@ public final class RunningApp implements AutoCloseable {
 
     private void start(String readyLine) {
         try {
-            ProcessBuilder builder = new ProcessBuilder("java", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-jar", JAR).redirectErrorStream(true);
+            ProcessBuilder builder
+                    = new ProcessBuilder("java", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-jar", JAR).redirectErrorStream(true);
             builder.environment().put("ROOFNEST_DB_URL", "jdbc:postgresql://" + server() + "/" + database);
             builder.environment().put("ROOFNEST_DB_PASSWORD", password());
             builder.environment().put("ROOFNEST_PORT", String.valueOf(port));

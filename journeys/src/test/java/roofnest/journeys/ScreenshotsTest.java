@@ -52,7 +52,8 @@ class ScreenshotsTest {
         run.hands().timePasses().see("Amber, slow").hands().see("Joined to").hands().see("Amber, quick");
         take(visit, "04-pair-run");
         run.timePasses().see("Green, steady").hands().see("A live picture").done().hands().timePasses().see("Up to date");
-        run.type("firmware", "2.4.1").tick("clockSet").done().type("serial", "PO-90017-Q").type("stickerKept", "under the base plate").done().done();
+        run.type("firmware", "2.4.1").tick("clockSet").done().type("serial", "PO-90017-Q").type("stickerKept", "under the base plate")
+                .done().done();
         visit.household("Treloar").pair();
         take(visit, "04-pair-ranking");
         rehearse(visit);
@@ -104,11 +105,15 @@ class ScreenshotsTest {
     private static void rehearse(Visit visit) {
         visit.open("/rehearsals");
         Page page = visit.page();
-        page.waitForNavigation(() -> page.locator(".exercises li", new Page.LocatorOptions().setHasText("The other monitor answers")).getByText("Begin").click());
+        page.waitForNavigation(() -> page.locator(".exercises li", new Page.LocatorOptions().setHasText("The other monitor answers"))
+                .getByText("Begin").click());
         RunPage run = new RunPage(page);
-        run.hands().see("White, steady").timePasses().see("White, slow").hands().see("A square code").hands().see("Blue, quick").see("White, slow").hands().see("White, slow").hands();
-        run.see("Another monitor").hands().see("Done").hands().see("A square code").hands().see("Blue, quick").timePasses().see("Blue, steady").hands().see("A live picture").done();
-        run.hands().timePasses().see("Up to date").type("firmware", "1.9").tick("clockSet").done().type("serial", "SI-7").type("stickerKept", "in the guide").done().done();
+        run.hands().see("White, steady").timePasses().see("White, slow").hands().see("A square code").hands().see("Blue, quick")
+                .see("White, slow").hands().see("White, slow").hands();
+        run.see("Another monitor").hands().see("Done").hands().see("A square code").hands().see("Blue, quick").timePasses()
+                .see("Blue, steady").hands().see("A live picture").done();
+        run.hands().timePasses().see("Up to date").type("firmware", "1.9").tick("clockSet").done().type("serial", "SI-7")
+                .type("stickerKept", "in the guide").done().done();
         take(visit, "04-rehearsal-debrief");
     }
 

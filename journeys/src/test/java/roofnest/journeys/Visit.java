@@ -33,7 +33,8 @@ public final class Visit implements AutoCloseable {
         if (context != null) {
             context.close();
         }
-        context = browser.newContext(new Browser.NewContextOptions().setHasTouch(true).setViewportSize(width, height).setReducedMotion(ReducedMotion.REDUCE));
+        context = browser.newContext(
+                new Browser.NewContextOptions().setHasTouch(true).setViewportSize(width, height).setReducedMotion(ReducedMotion.REDUCE));
         page = context.newPage();
         page.onConsoleMessage(message -> {
             if (message.type().equals("error")) {

@@ -227,7 +227,8 @@ public final class Bench {
             say(Sight.NOT_SENT, "No answer");
             return;
         }
-        body = body.told(right(!pending.remove(Fault.PASSWORD_MISTYPED)), nowMs, way == Way.HOTSPOT ? 0 : device.setUp().limits().restartSeconds());
+        body = body.told(right(!pending.remove(Fault.PASSWORD_MISTYPED)), nowMs,
+                way == Way.HOTSPOT ? 0 : device.setUp().limits().restartSeconds());
         phoneSays = "Sent. Waiting for it";
         // The camera drops its own network to join the house's, and the phone with it.
         phone = phone.on(PhoneStandIn.Wifi.HOME);

@@ -47,11 +47,13 @@ record DeviceStandIn(SetUp setUp, DeviceState state, long sinceMs, DeviceState g
         if (state != DeviceState.READY && state != DeviceState.LISTENING) {
             return this;
         }
-        return rightDetails ? going(DeviceState.JOINING, DeviceState.JOINED, nowMs, restartSeconds + setUp.joinSeconds()) : going(DeviceState.JOINING, DeviceState.READY, nowMs, setUp.giveUpSeconds());
+        return rightDetails ? going(DeviceState.JOINING, DeviceState.JOINED, nowMs, restartSeconds + setUp.joinSeconds())
+                : going(DeviceState.JOINING, DeviceState.READY, nowMs, setUp.giveUpSeconds());
     }
 
     /** Takes in firmware. A broken download ends halfway. */
     DeviceStandIn updating(long nowMs, boolean whole) {
-        return state == DeviceState.JOINED ? going(DeviceState.UPDATING, DeviceState.JOINED, nowMs, whole ? setUp.updateSeconds() : setUp.updateSeconds() / 2) : this;
+        return state == DeviceState.JOINED
+                ? going(DeviceState.UPDATING, DeviceState.JOINED, nowMs, whole ? setUp.updateSeconds() : setUp.updateSeconds() / 2) : this;
     }
 }

@@ -4,14 +4,20 @@ import java.util.Set;
 
 import roofnest.core.catalogue.PairingMethod.Way;
 
-/** What can be made to go wrong on the bench. Those that happen once are over when they have happened; the others stay until they are put right. */
+/**
+ * What can be made to go wrong on the bench. Those that happen once are over when they have happened; the others stay
+ * until they are put right.
+ */
 public enum Fault {
     PHONE_FALLS_BACK("The phone falls back to the home network once", true, Way.HOTSPOT),
-    PASSWORD_MISTYPED("One character of the Wi-Fi password is typed wrongly once", true, Way.HOTSPOT, Way.PHONE_CODE, Way.STICKER, Way.WIRED, Way.SEARCH, Way.BROWSER, Way.MANUAL_ID),
+    PASSWORD_MISTYPED("One character of the Wi-Fi password is typed wrongly once", true, Way.HOTSPOT, Way.PHONE_CODE, Way.STICKER,
+            Way.WIRED, Way.SEARCH, Way.BROWSER, Way.MANUAL_ID),
     LOOSE_ANTENNA("The antenna is not screwed tight", false, Way.HOTSPOT, Way.STICKER, Way.WIRED, Way.SEARCH, Way.MANUAL_ID),
-    APP_OLD("The app is too old to know the model", false, Way.HOTSPOT, Way.PHONE_CODE, Way.STICKER, Way.WIRED, Way.PUSH_BUTTON, Way.HUB_BUTTON, Way.SEARCH, Way.MANUAL_ID),
+    APP_OLD("The app is too old to know the model", false, Way.HOTSPOT, Way.PHONE_CODE, Way.STICKER, Way.WIRED, Way.PUSH_BUTTON,
+            Way.HUB_BUTTON, Way.SEARCH, Way.MANUAL_ID),
     FLAT_PACK("The pack is flat, or the socket dead", false, Way.values()),
-    PAIRING_LOST("It has lost its pairing state and only a reset brings it back", false, Way.HOTSPOT, Way.PHONE_CODE, Way.STICKER, Way.PUSH_BUTTON, Way.HUB_BUTTON),
+    PAIRING_LOST("It has lost its pairing state and only a reset brings it back", false, Way.HOTSPOT, Way.PHONE_CODE, Way.STICKER,
+            Way.PUSH_BUTTON, Way.HUB_BUTTON),
     CODE_TOO_NEAR("The code is held too near once", true, Way.PHONE_CODE),
     OTHER_MONITOR("Another monitor answers on the same channel", false, Way.PHONE_CODE),
     LABEL_MISREAD("The label is misread once", true, Way.STICKER, Way.MANUAL_ID),

@@ -11,7 +11,8 @@ import roofnest.core.catalogue.PhoneKind;
  * @param barred whether one bar or none bars the way to the router at first
  * @param addressOutside whether the device comes with a fixed address outside the house's range
  */
-public record Place(String networkName, boolean suits, boolean isolated, boolean pushButton, boolean barred, boolean addressOutside, PhoneKind phone) {
+public record Place(String networkName, boolean suits, boolean isolated, boolean pushButton, boolean barred, boolean addressOutside,
+        PhoneKind phone) {
     public Place {
         if (networkName == null || networkName.isEmpty()) {
             throw new IllegalArgumentException("a network has a name");

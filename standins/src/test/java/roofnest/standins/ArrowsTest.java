@@ -9,11 +9,10 @@ import com.tngtech.archunit.lang.ArchRule;
 
 @AnalyzeClasses(packages = "roofnest.standins", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArrowsTest {
-    @ArchTest
-    static final ArchRule stand_ins_know_the_catalogue_only = classes().that().resideInAPackage("roofnest.standins")
+    @ArchTest static final ArchRule stand_ins_know_the_catalogue_only = classes().that().resideInAPackage("roofnest.standins")
             .should().onlyDependOnClassesThat().resideInAnyPackage("roofnest.standins", "roofnest.core.catalogue..", "java..");
 
-    @ArchTest
-    static final ArchRule exercises_know_the_run_engine_too = classes().that().resideInAPackage("roofnest.standins.rehearsal..")
-            .should().onlyDependOnClassesThat().resideInAnyPackage("roofnest.standins..", "roofnest.core.catalogue..", "roofnest.core.pairing..", "java..");
+    @ArchTest static final ArchRule exercises_know_the_run_engine_too = classes().that().resideInAPackage("roofnest.standins.rehearsal..")
+            .should().onlyDependOnClassesThat()
+            .resideInAnyPackage("roofnest.standins..", "roofnest.core.catalogue..", "roofnest.core.pairing..", "java..");
 }

@@ -95,7 +95,8 @@ class BriefController {
         } catch (StaleEdit stale) {
             response.setStatus(HttpStatus.CONFLICT.value());
             form.put("version", String.valueOf(stale.currentVersion()));
-            model.addAttribute("stale", stale.getMessage() + " Your notes are still here, theirs stand beside them; put them together and save again.");
+            model.addAttribute("stale",
+                    stale.getMessage() + " Your notes are still here, theirs stand beside them; put them together and save again.");
             model.addAttribute("theirNotes", households.get(ref.id()).notes());
             return page(ref, model, form);
         }

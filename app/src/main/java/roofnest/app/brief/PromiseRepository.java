@@ -23,20 +23,20 @@ public class PromiseRepository {
 
     public List<Promise> of(long householdId) {
         return jdbc.sql("""
-                select id, kind, level, light, place_id, path_id, area_id, days, seconds
-                from promise
-                where household_id = :householdId
-                order by id
-                """)
+            select id, kind, level, light, place_id, path_id, area_id, days, seconds
+            from promise
+            where household_id = :householdId
+            order by id
+            """)
                 .param("householdId", householdId)
                 .query(PromiseRepository::promise).list();
     }
 
     public void makeOut(long householdId, DetailLevel level, String placeId, Light light) {
         jdbc.sql("""
-                insert into promise (household_id, kind, level, place_id, light)
-                values (:householdId, 'MAKE_OUT', :level, :placeId, :light)
-                """)
+            insert into promise (household_id, kind, level, place_id, light)
+            values (:householdId, 'MAKE_OUT', :level, :placeId, :light)
+            """)
                 .param("householdId", householdId)
                 .param("level", level.name())
                 .param("placeId", placeId)
@@ -46,9 +46,9 @@ public class PromiseRepository {
 
     public void recordedBefore(long householdId, DetailLevel level, String placeId, String pathId) {
         jdbc.sql("""
-                insert into promise (household_id, kind, level, place_id, path_id)
-                values (:householdId, 'RECORDED_BEFORE', :level, :placeId, :pathId)
-                """)
+            insert into promise (household_id, kind, level, place_id, path_id)
+            values (:householdId, 'RECORDED_BEFORE', :level, :placeId, :pathId)
+            """)
                 .param("householdId", householdId)
                 .param("level", level.name())
                 .param("placeId", placeId)

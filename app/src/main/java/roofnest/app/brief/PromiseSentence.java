@@ -27,7 +27,8 @@ class PromiseSentence {
             case RECORDED_BEFORE -> recordedBefore(form, householdId, facts);
             case KEEPS_DAYS -> {
                 int days = form.whole("days", "how many days are kept,", 1, 365, "days");
-                once(form, "days", facts, Promise.KeepsDays.class, "How long footage is kept is promised already. Take that promise out first.");
+                once(form, "days", facts, Promise.KeepsDays.class,
+                        "How long footage is kept is promised already. Take that promise out first.");
                 yield () -> promises.keepsDays(householdId, days);
             }
             case NEVER_SHOWS -> neverShows(form, householdId, facts);
@@ -37,7 +38,8 @@ class PromiseSentence {
             }
             case ALERT_WITHIN -> {
                 double seconds = form.decimal("seconds", "how soon the phone must ring,", 1, 120, "s");
-                once(form, "seconds", facts, Promise.AlertWithin.class, "How soon the phone rings is promised already. Take that promise out first.");
+                once(form, "seconds", facts, Promise.AlertWithin.class,
+                        "How soon the phone rings is promised already. Take that promise out first.");
                 yield () -> promises.alertWithin(householdId, seconds);
             }
         };
@@ -61,7 +63,8 @@ class PromiseSentence {
             form.fault("place", noPlan(facts) ? "The house has no plan yet; draw one at Survey first." : "Choose a place of the plan.");
         }
         if (facts.plan().flatMap(plan -> plan.path(path)).isEmpty()) {
-            form.fault("path", noPlan(facts) ? "The house has no plan yet; draw one at Survey first." : "Choose a path of the plan; paths are drawn at Survey.");
+            form.fault("path", noPlan(facts) ? "The house has no plan yet; draw one at Survey first."
+                    : "Choose a path of the plan; paths are drawn at Survey.");
         }
         return () -> promises.recordedBefore(householdId, level, place, path);
     }

@@ -25,11 +25,11 @@ public class ResidentRepository {
 
     public List<Resident> of(long householdId) {
         return jdbc.sql("""
-                select id, name, email, tie, left_on
-                from resident
-                where household_id = :householdId
-                order by array_position(array['LIVES_HERE', 'FAMILY', 'LEFT', 'FIRM'], tie), id
-                """)
+            select id, name, email, tie, left_on
+            from resident
+            where household_id = :householdId
+            order by array_position(array['LIVES_HERE', 'FAMILY', 'LEFT', 'FIRM'], tie), id
+            """)
                 .param("householdId", householdId)
                 .query(ResidentRepository::resident).list();
     }
@@ -40,10 +40,10 @@ public class ResidentRepository {
 
     public long add(long householdId, String name, String email, Access.Tie tie, LocalDate leftOn) {
         return jdbc.sql("""
-                insert into resident (household_id, name, email, tie, left_on)
-                values (:householdId, :name, :email, :tie, :leftOn)
-                returning id
-                """)
+            insert into resident (household_id, name, email, tie, left_on)
+            values (:householdId, :name, :email, :tie, :leftOn)
+            returning id
+            """)
                 .param("householdId", householdId)
                 .param("name", name)
                 .param("email", email)

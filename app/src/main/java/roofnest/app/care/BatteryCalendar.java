@@ -21,8 +21,10 @@ class BatteryCalendar {
     String write(String household, List<NextCharges.Due> charges) {
         CalendarFile file = new CalendarFile("Battery", clock);
         for (NextCharges.Due charge : charges) {
-            file.add(new VEvent(charge.on(), "Charge " + charge.camera() + " · " + household), "charge-" + charge.cameraId() + "-" + charge.on(),
-                    "About " + charge.percent() + " left by then, " + charge.why() + ". The maker's charger only; not below freezing; never a swollen pack.");
+            file.add(new VEvent(charge.on(), "Charge " + charge.camera() + " · " + household),
+                    "charge-" + charge.cameraId() + "-" + charge.on(),
+                    "About " + charge.percent() + " left by then, " + charge.why()
+                            + ". The maker's charger only; not below freezing; never a swollen pack.");
         }
         return file.toString();
     }

@@ -39,11 +39,11 @@ public class LogRepository {
 
     public List<Entry> of(long householdId) {
         return jdbc.sql("""
-                select e.kind, e.words, coalesce(c.name, '') as camera, e.happened_on, e.by_name
-                from log_entry e left join camera c on c.id = e.camera_id
-                where e.household_id = :householdId
-                order by e.happened_on desc, e.id desc
-                """)
+            select e.kind, e.words, coalesce(c.name, '') as camera, e.happened_on, e.by_name
+            from log_entry e left join camera c on c.id = e.camera_id
+            where e.household_id = :householdId
+            order by e.happened_on desc, e.id desc
+            """)
                 .param("householdId", householdId)
                 .query((row, n) -> new Entry(Kind.valueOf(row.getString("kind")), row.getString("words"), row.getString("camera"),
                         row.getObject("happened_on", LocalDate.class), row.getString("by_name")))
@@ -52,9 +52,9 @@ public class LogRepository {
 
     public void add(long householdId, Long cameraId, Kind kind, String words, LocalDate on, String by) {
         jdbc.sql("""
-                insert into log_entry (household_id, camera_id, kind, words, happened_on, by_name, written_at)
-                values (:householdId, :cameraId, :kind, :words, :on, :by, :now)
-                """)
+            insert into log_entry (household_id, camera_id, kind, words, happened_on, by_name, written_at)
+            values (:householdId, :cameraId, :kind, :words, :on, :by, :now)
+            """)
                 .param("householdId", householdId)
                 .param("cameraId", cameraId, Types.BIGINT)
                 .param("kind", kind.name())

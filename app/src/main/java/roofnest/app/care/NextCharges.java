@@ -27,7 +27,8 @@ public final class NextCharges {
         LocalDate last = camera.lastCharged().orElse(frame.facts().today());
         NextCharge next = NextCharge.after(judge.untouchedYear(frame.facts(), camera), last, camera.settings().chargeEveryDays());
         return new Due(camera.id(), camera.name(), next.on(),
-                next.on().format(DateTimeFormatter.ofPattern("EEEE d MMMM yyyy", Locale.ENGLISH)), Unit.PERCENT.format(next.percentThen()), next.why(),
+                next.on().format(DateTimeFormatter.ofPattern("EEEE d MMMM yyyy", Locale.ENGLISH)), Unit.PERCENT.format(next.percentThen()),
+                next.why(),
                 next.on().isBefore(frame.facts().today()));
     }
 }

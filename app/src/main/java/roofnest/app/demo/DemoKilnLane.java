@@ -42,14 +42,20 @@ class DemoKilnLane {
             tools.promises.neverShows(ref.id(), "next-door");
             tools.promises.keepsDays(ref.id(), 7);
         });
-        tools.notes(ref, "Bought the hub kit themselves. A Dome from the last owner hangs over the yard, its password forgotten. Packs still in their boxes.");
-        tools.network(ref, Stage.READY, "Café Kiln Lane", "Kiln Lane 8 fires its bricks on Sundays!", Set.of(Band.GHZ_2_4, Band.GHZ_5), WifiSecurity.WPA2_WPA3);
-        tools.router(ref, new RouterRepository.Router("Brill R2", true, true, Optional.of(new RouterRepository.Addresses("192.168.40.1/24", "192.168.40.50", "192.168.40.90", 19)),
-                Optional.of(12.0), Optional.empty(), 0));
+        tools.notes(ref,
+                "Bought the hub kit themselves. A Dome from the last owner hangs over the yard, its password forgotten. Packs "
+                        + "still in their boxes.");
+        tools.network(ref, Stage.READY, "Café Kiln Lane", "Kiln Lane 8 fires its bricks on Sundays!", Set.of(Band.GHZ_2_4, Band.GHZ_5),
+                WifiSecurity.WPA2_WPA3);
+        tools.router(ref,
+                new RouterRepository.Router("Brill R2", true, true,
+                        Optional.of(new RouterRepository.Addresses("192.168.40.1/24", "192.168.40.50", "192.168.40.90", 19)),
+                        Optional.of(12.0), Optional.empty(), 0));
         tools.camera(ref, Stage.READY, "Door eye", "pellan-drift", new CameraPose(2.4, -0.35, 2.4, 226, 16), Camera.Settings.DEFAULT);
         tools.camera(ref, Stage.READY, "Bell", "pellan-knock", new CameraPose(3.4, -0.35, 1.4, 200, 5), Camera.Settings.DEFAULT);
         tools.camera(ref, Stage.READY, "Garden eye", "pellan-swift", new CameraPose(2.8, 9.35, 2.5, 20, 14), Camera.Settings.DEFAULT);
-        tools.camera(ref, Stage.READY, "Yard dome", "vellin-dome", new CameraPose(5.2, 9.35, 2.8, 330, 25), new Camera.Settings(12, 30, 128, 30, 4, 0, 0));
+        tools.camera(ref, Stage.READY, "Yard dome", "vellin-dome", new CameraPose(5.2, 9.35, 2.8, 330, 25),
+                new Camera.Settings(12, 30, 128, 30, 4, 0, 0));
         tools.person(ref, "Kerra Treloar", "kerra@treloar.example", Access.Tie.LIVES_HERE, null);
         tools.changes.run(ref, Stage.READY, () -> {
             tools.networks.addOtherThing(ref.id(), "phones and tablets", 5);

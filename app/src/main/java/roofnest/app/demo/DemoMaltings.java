@@ -50,8 +50,10 @@ class DemoMaltings {
         HouseholdRef ref = tools.household(staff, "Merrin", "The Old Maltings", today.plusDays(9), "survey, a whole day");
         tools.plan(ref, "maltings");
         tools.changes.run(ref, Stage.BRIEF, () -> {
-            cast.makeOut().forEach(wish -> tools.promises.makeOut(ref.id(), DetailLevel.valueOf(wish.get(0)), wish.get(1), Light.valueOf(wish.get(2))));
-            cast.recordedBefore().forEach(wish -> tools.promises.recordedBefore(ref.id(), DetailLevel.valueOf(wish.get(0)), wish.get(1), wish.get(2)));
+            cast.makeOut().forEach(
+                    wish -> tools.promises.makeOut(ref.id(), DetailLevel.valueOf(wish.get(0)), wish.get(1), Light.valueOf(wish.get(2))));
+            cast.recordedBefore()
+                    .forEach(wish -> tools.promises.recordedBefore(ref.id(), DetailLevel.valueOf(wish.get(0)), wish.get(1), wish.get(2)));
             cast.neverShows().forEach(area -> tools.promises.neverShows(ref.id(), area));
         });
         tools.changes.run(ref, Stage.SURVEY, () -> {
@@ -64,9 +66,11 @@ class DemoMaltings {
         });
         tools.network(ref, Stage.SURVEY, "maltings", "nine-swallows-home", Set.of(Band.GHZ_2_4, Band.GHZ_5), WifiSecurity.WPA2_WPA3);
         tools.changes.run(ref, Stage.SURVEY, () -> tools.networks.save(ref.id(), 0,
-                new HomeNetwork("maltings guests", "a-bed-for-the-night", Set.of(Band.GHZ_2_4, Band.GHZ_5), WifiSecurity.WPA2, false, true), 0, ref.by()));
+                new HomeNetwork("maltings guests", "a-bed-for-the-night", Set.of(Band.GHZ_2_4, Band.GHZ_5), WifiSecurity.WPA2, false, true),
+                0, ref.by()));
         tools.router(ref, new RouterRepository.Router("Brill R2", true, true,
-                Optional.of(new RouterRepository.Addresses("192.168.20.1/24", "192.168.20.100", "192.168.20.131", 27)), Optional.of(18.0), Optional.empty(), 0));
+                Optional.of(new RouterRepository.Addresses("192.168.20.1/24", "192.168.20.100", "192.168.20.131", 27)), Optional.of(18.0),
+                Optional.empty(), 0));
     }
 
     /** What a phone showed while walking round: thick stone here takes more than its usual share. */

@@ -77,8 +77,10 @@ class DemoNeighbours {
         tools.plan(ref, "terrace");
         frontDoor(ref);
         tools.network(ref, Stage.READY, "chandlerrow", "seventeen-lamps", LOW, WifiSecurity.WPA2);
-        long front = tools.camera(ref, Stage.READY, "Front eye", "dunmark-post", new CameraPose(2.4, -0.35, 2.4, 226, 16), Camera.Settings.DEFAULT);
-        long back = tools.camera(ref, Stage.READY, "Garden eye", "dunmark-post", new CameraPose(2.8, 9.35, 2.5, 20, 14), Camera.Settings.DEFAULT);
+        long front = tools.camera(ref, Stage.READY, "Front eye", "dunmark-post", new CameraPose(2.4, -0.35, 2.4, 226, 16),
+                Camera.Settings.DEFAULT);
+        long back = tools.camera(ref, Stage.READY, "Garden eye", "dunmark-post", new CameraPose(2.8, 9.35, 2.5, 20, 14),
+                Camera.Settings.DEFAULT);
         join(ref, front, "PO-48812-K", "Front eye");
         long run = runs.start(ref, back, PairingMethod.Way.HOTSPOT, true);
         runs.handsOn(ref, run);
@@ -91,14 +93,17 @@ class DemoNeighbours {
         tools.plan(ref, "bungalow");
         frontDoor(ref);
         tools.network(ref, Stage.READY, "saltgate", "two-herons-wait", LOW, WifiSecurity.WPA2);
-        tools.router(ref, new RouterRepository.Router("Hedgeway", false, false, Optional.of(new RouterRepository.Addresses("192.168.8.1/24", "192.168.8.100", "192.168.8.200", 6)),
-                Optional.of(4.5), Optional.of(20.0), 0));
+        tools.router(ref,
+                new RouterRepository.Router("Hedgeway", false, false,
+                        Optional.of(new RouterRepository.Addresses("192.168.8.1/24", "192.168.8.100", "192.168.8.200", 6)),
+                        Optional.of(4.5), Optional.of(20.0), 0));
         long camera = tools.camera(ref, Stage.READY, "Road eye", "dunmark-post", new CameraPose(3.2, -0.35, 2.4, 215, 10),
                 new Camera.Settings(30, 5, 16, 420, 12, 0.4, 60));
         tools.changes.run(ref, Stage.BRIEF, () -> tools.promises.keepsDays(ref.id(), 14));
         join(ref, camera, "PO-31077-C", "Road eye");
         tools.changes.run(ref, Stage.TUNE, () -> tools.cameras.markMounted(ref.id(), camera));
-        log.add(ref.id(), camera, LogRepository.Kind.CALL, "Phone rings all day; every van on the road sets it off.", today.minusDays(3), "Odile Marsh");
+        log.add(ref.id(), camera, LogRepository.Kind.CALL, "Phone rings all day; every van on the road sets it off.", today.minusDays(3),
+                "Odile Marsh");
     }
 
     private void routerReplaced(Staff staff, LocalDate today) {
@@ -126,7 +131,8 @@ class DemoNeighbours {
             tools.cameras.charged(ref.id(), camera, charged);
         });
         log.add(ref.id(), camera, LogRepository.Kind.CHARGE, "Charged at the hand-over.", charged, "Jory Penhale");
-        log.add(ref.id(), camera, LogRepository.Kind.CALL, "No picture since the weekend; red light now and then.", today.minusDays(2), "Odile Marsh");
+        log.add(ref.id(), camera, LogRepository.Kind.CALL, "No picture since the weekend; red light now and then.", today.minusDays(2),
+                "Odile Marsh");
     }
 
     private void handedOver(Staff staff, LocalDate today) {

@@ -36,16 +36,17 @@ class DemoQuiller {
             tools.promises.keepsDays(ref.id(), 14);
             tools.promises.alertWithin(ref.id(), 6);
             tools.notes(ref, """
-                    Stone house, two storeys, walls half a metre. Router in the kitchen, one name for both bands.
-                    Two phones: Ida's joins a camera's network by one tap, Bram's only through its settings.
-                    A Post hung by the lane door until spring; it is to watch the river stairs now.
-                    Bram's mother Hesper wants to look in on her tablet, nothing more. The lodger left in April.""");
+                Stone house, two storeys, walls half a metre. Router in the kitchen, one name for both bands.
+                Two phones: Ida's joins a camera's network by one tap, Bram's only through its settings.
+                A Post hung by the lane door until spring; it is to watch the river stairs now.
+                Bram's mother Hesper wants to look in on her tablet, nothing more. The lodger left in April.""");
         });
         long camera = tools.camera(ref, Stage.SURVEY, "Camera 1", "dunmark-post", new CameraPose(11.4, 2.0, 2.4, 121, 12),
                 new Camera.Settings(15, 20, 64, 46, 5, 0.55, 90));
         tools.network(ref, Stage.SURVEY, "Mühle & Wehr", "Flußlauf 9 Stufen", Set.of(Band.GHZ_2_4, Band.GHZ_5), WifiSecurity.WPA2_WPA3);
         tools.router(ref, new RouterRepository.Router("Brill R2", true, true,
-                Optional.of(new RouterRepository.Addresses("192.168.178.1/24", "192.168.178.20", "192.168.178.60", 14)), Optional.of(9.5), Optional.empty(), 0));
+                Optional.of(new RouterRepository.Addresses("192.168.178.1/24", "192.168.178.20", "192.168.178.60", 14)), Optional.of(9.5),
+                Optional.empty(), 0));
         tools.scan(ref, "weir-steps");
         tools.changes.run(ref, Stage.SURVEY, () -> {
             tools.networks.addOtherThing(ref.id(), "phones and tablets", 4);

@@ -46,7 +46,8 @@ class DemoTools {
 
     DemoTools(
             HouseholdRepository households, HouseholdChanges changes, CameraRepository cameras, PromiseRepository promises,
-            ResidentRepository residents, NetworkRepository networks, AccessRepository access, RouterRepository routers, AirScanRepository scans,
+            ResidentRepository residents, NetworkRepository networks, AccessRepository access, RouterRepository routers,
+            AirScanRepository scans,
             PlanDocument plans) {
         this.households = households;
         this.changes = changes;
@@ -65,7 +66,8 @@ class DemoTools {
     }
 
     long idOf(long firmId, String name) {
-        return households.overviewsOf(firmId).stream().map(HouseholdRepository.Overview::household).filter(household -> household.name().equals(name)).findFirst().orElseThrow().id();
+        return households.overviewsOf(firmId).stream().map(HouseholdRepository.Overview::household)
+                .filter(household -> household.name().equals(name)).findFirst().orElseThrow().id();
     }
 
     void plan(HouseholdRef ref, String file) {

@@ -36,7 +36,8 @@ class PackController {
     private final Pdf pdf;
     private final Clock clock;
 
-    PackController(Frames frames, CameraRepository cameras, TrialRepository trials, SecretStore secrets, HubRepository hubs, Pdf pdf, Clock clock) {
+    PackController(Frames frames, CameraRepository cameras, TrialRepository trials, SecretStore secrets, HubRepository hubs, Pdf pdf,
+            Clock clock) {
         this.frames = frames;
         this.cameras = cameras;
         this.trials = trials;
@@ -69,9 +70,11 @@ class PackController {
                     .ifPresent(password -> lines.add(new Sealed("Camera", camera.camera().name(), password)));
         }
         for (HubRepository.Hub hub : hubs.of(ref.id())) {
-            secrets.revealHubPassword(ref, hub.id(), hub.name(), "sealed sheet printed").ifPresent(password -> lines.add(new Sealed("Hub", hub.name(), password)));
+            secrets.revealHubPassword(ref, hub.id(), hub.name(), "sealed sheet printed")
+                    .ifPresent(password -> lines.add(new Sealed("Hub", hub.name(), password)));
         }
-        return file("sealed-sheet", ref, pdf.render("documents/sealed-sheet", Map.of("lines", lines, "frame", frame, "date", date())), "attachment");
+        return file("sealed-sheet", ref, pdf.render("documents/sealed-sheet", Map.of("lines", lines, "frame", frame, "date", date())),
+                "attachment");
     }
 
     private String date() {

@@ -33,7 +33,8 @@ record PackView(
     record AccessLine(String person, String tie, String cameras) {}
 
     static PackView of(
-            Frame frame, List<CameraRepository.Record> cameras, List<TrialRepository.Trial> trials, Optional<TrialRepository.Signature> signature) {
+            Frame frame, List<CameraRepository.Record> cameras, List<TrialRepository.Trial> trials,
+            Optional<TrialRepository.Signature> signature) {
         Optional<HousePlan> plan = frame.facts().plan();
         List<OnPlan> onPlan = new ArrayList<>();
         List<CameraSheet> sheets = new ArrayList<>();
@@ -42,9 +43,11 @@ record PackView(
             plan.ifPresent(p -> onPlan.add(onPlan(number, record.camera(), p)));
             sheets.add(sheet(number, record, trials));
         }
-        return new PackView(plan.map(p -> PlanDrawing.of(p, p.storeys().get(0))), onPlan, sheets, access(frame), NextCharges.of(frame), signature,
+        return new PackView(plan.map(p -> PlanDrawing.of(p, p.storeys().get(0))), onPlan, sheets, access(frame), NextCharges.of(frame),
+                signature,
                 List.of("Cameras are not life-safety alarms. Smoke and carbon-monoxide alarms stay where they are.",
-                        "Recording sound, neighbours, tenants and staff is ruled differently from place to place. Ask locally, and put up signs where they are asked for.",
+                        "Recording sound, neighbours, tenants and staff is ruled differently from place to place. Ask locally, "
+                                + "and put up signs where they are asked for.",
                         "Lithium packs: the maker's charger only, never below freezing, never one that is swollen.",
                         "Ladders: firm ground, three points of contact, never in lightning or high wind.",
                         "Mains work outdoors is for a licensed electrician and the local code."));
@@ -59,11 +62,14 @@ record PackView(
     private static CameraSheet sheet(int number, CameraRepository.Record record, List<TrialRepository.Trial> trials) {
         Camera camera = record.camera();
         List<String[]> settings = new ArrayList<>();
-        settings.add(new String[] {"Hangs at", Numbers.fixed(camera.pose().heightM(), 2) + " m, looks " + Numbers.fixed(camera.pose().headingDeg(), 0) + "°, tilt "
-                + Numbers.fixed(camera.pose().tiltDeg(), 0) + "°"});
-        settings.add(new String[] {"Clips", camera.settings().clipSeconds() + " s, then " + camera.settings().coolDownSeconds() + " s of rest"});
+        settings.add(new String[] {"Hangs at",
+            Numbers.fixed(camera.pose().heightM(), 2) + " m, looks " + Numbers.fixed(camera.pose().headingDeg(), 0) + "°, tilt "
+                    + Numbers.fixed(camera.pose().tiltDeg(), 0) + "°"});
+        settings.add(
+                new String[] {"Clips", camera.settings().clipSeconds() + " s, then " + camera.settings().coolDownSeconds() + " s of rest"});
         settings.add(new String[] {"Card", camera.settings().cardGb() == 0 ? "none" : camera.settings().cardGb() + " GB, in the camera"});
-        settings.add(new String[] {"Blacked out", camera.masked().isEmpty() ? "nothing" : camera.masked().size() + " cells of the picture"});
+        settings.add(
+                new String[] {"Blacked out", camera.masked().isEmpty() ? "nothing" : camera.masked().size() + " cells of the picture"});
         settings.add(new String[] {"Serial", record.serial() == null ? "not noted" : record.serial()});
         settings.add(new String[] {"Sticker", record.stickerKept() == null ? camera.model().setUp().stickerPlace() : record.stickerKept()});
         List<String[]> tests = new ArrayList<>();
@@ -71,7 +77,8 @@ record PackView(
                 .filter(trial -> trial.cameraId() == camera.id() && trial.kind() == kind && trial.passed() != null)
                 .reduce((older, newer) -> newer)
                 .ifPresentOrElse(
-                        trial -> tests.add(new String[] {kind.title(), (trial.passed() ? "passed, " : "failed, ") + Numbers.fixed(trial.seconds(), 1) + " s"}),
+                        trial -> tests.add(new String[] {kind.title(),
+                            (trial.passed() ? "passed, " : "failed, ") + Numbers.fixed(trial.seconds(), 1) + " s"}),
                         () -> tests.add(new String[] {kind.title(), "not tried"})));
         return new CameraSheet(number, camera.name(), camera.model().fullName(), settings, tests, camera.model().setUp().reset());
     }
@@ -81,7 +88,8 @@ record PackView(
         return access.people().stream()
                 .map(person -> new AccessLine(person.name(), person.tie().words(), frame.facts().cameras().stream()
                         .flatMap(camera -> access.grant(person.id(), camera.id()).stream()
-                                .map(grant -> camera.name() + " (" + grant.role().words() + grant.until().map(u -> " until " + u).orElse("") + ")"))
+                                .map(grant -> camera.name() + " (" + grant.role().words() + grant.until().map(u -> " until " + u).orElse("")
+                                        + ")"))
                         .reduce((a, b) -> a + ", " + b).orElse("none")))
                 .toList();
     }

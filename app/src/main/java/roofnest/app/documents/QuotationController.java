@@ -36,7 +36,8 @@ class QuotationController {
     ResponseEntity<byte[]> quotation(HouseholdRef ref) {
         Frame frame = frames.frame(ref, Stage.READY);
         String date = LocalDate.now(clock).format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH));
-        byte[] page = pdf.render("documents/quotation", Map.of("kit", kits.view(ref, frame), "frame", frame, "date", date, "by", ref.by(), "firm", ref.staff().firmName()));
+        byte[] page = pdf.render("documents/quotation",
+                Map.of("kit", kits.view(ref, frame), "frame", frame, "date", date, "by", ref.by(), "firm", ref.staff().firmName()));
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).header("Cache-Control", "no-store")
                 .header("Content-Disposition", "inline; filename=\"quotation-" + ref.id() + ".pdf\"").body(page);
     }

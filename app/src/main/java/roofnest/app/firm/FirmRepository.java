@@ -33,10 +33,10 @@ public class FirmRepository {
 
     public long addFirm(String name) {
         return jdbc.sql("""
-                insert into firm (name, created_at)
-                values (:name, :now)
-                returning id
-                """)
+            insert into firm (name, created_at)
+            values (:name, :now)
+            returning id
+            """)
                 .param("name", name)
                 .param("now", OffsetDateTime.now(clock))
                 .query(Long.class).single();
@@ -44,9 +44,9 @@ public class FirmRepository {
 
     public void addPerson(long firmId, String email, String name, Role role, String passwordHash) {
         jdbc.sql("""
-                insert into person (firm_id, email, name, role, password_hash, created_at)
-                values (:firmId, :email, :name, :role, :hash, :now)
-                """)
+            insert into person (firm_id, email, name, role, password_hash, created_at)
+            values (:firmId, :email, :name, :role, :hash, :now)
+            """)
                 .param("firmId", firmId)
                 .param("email", normal(email))
                 .param("name", name)
@@ -58,21 +58,21 @@ public class FirmRepository {
 
     public Optional<Staff> findByEmail(String email) {
         return jdbc.sql("""
-                select p.id, p.firm_id, f.name as firm_name, p.email, p.name, p.role, p.password_hash
-                from person p join firm f on f.id = p.firm_id
-                where p.email = :email
-                """)
+            select p.id, p.firm_id, f.name as firm_name, p.email, p.name, p.role, p.password_hash
+            from person p join firm f on f.id = p.firm_id
+            where p.email = :email
+            """)
                 .param("email", normal(email))
                 .query(FirmRepository::staff).optional();
     }
 
     List<Staff> peopleOf(long firmId) {
         return jdbc.sql("""
-                select p.id, p.firm_id, f.name as firm_name, p.email, p.name, p.role, p.password_hash
-                from person p join firm f on f.id = p.firm_id
-                where p.firm_id = :firmId
-                order by p.name
-                """)
+            select p.id, p.firm_id, f.name as firm_name, p.email, p.name, p.role, p.password_hash
+            from person p join firm f on f.id = p.firm_id
+            where p.firm_id = :firmId
+            order by p.name
+            """)
                 .param("firmId", firmId)
                 .query(FirmRepository::staff).list();
     }

@@ -29,7 +29,8 @@ public class Hiring {
         String email = form.email("email", "an e-mail address");
         String password = form.raw("password");
         if (password.length() < SHORTEST_PASSWORD || password.getBytes(StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
-            form.fault("password", "Use " + SHORTEST_PASSWORD + " to " + LONGEST_PASSWORD + " characters; a few words are easiest to type.");
+            form.fault("password",
+                    "Use " + SHORTEST_PASSWORD + " to " + LONGEST_PASSWORD + " characters; a few words are easiest to type.");
         }
         return new NewPerson(name, email == null ? "" : FirmRepository.normal(email), role, password);
     }

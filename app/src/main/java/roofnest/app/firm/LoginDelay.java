@@ -38,11 +38,11 @@ public class LoginDelay {
 
     void failed(String email) {
         int failures = jdbc.sql("""
-                insert into login_attempt (email, failures, next_try_at)
-                values (:email, 1, :now)
-                on conflict (email) do update set failures = login_attempt.failures + 1
-                returning failures
-                """)
+            insert into login_attempt (email, failures, next_try_at)
+            values (:email, 1, :now)
+            on conflict (email) do update set failures = login_attempt.failures + 1
+            returning failures
+            """)
                 .param("email", FirmRepository.normal(email))
                 .param("now", OffsetDateTime.now(clock))
                 .query(Integer.class).single();

@@ -24,7 +24,9 @@ class SecurityConfig {
     @Bean
     SecurityFilterChain security(HttpSecurity http) throws Exception {
         http.authorizeHttpRequests(requests -> requests
-                .requestMatchers("/sign-in", "/first-firm", "/invitations/*", "/prepare/**", "/vendor/**", "/css/**", "/js/**", "/icon.svg", "/error").permitAll()
+                .requestMatchers("/sign-in", "/first-firm", "/invitations/*", "/prepare/**", "/vendor/**", "/css/**", "/js/**", "/icon.svg",
+                        "/error")
+                .permitAll()
                 .requestMatchers("/actuator/health").permitAll()
                 .anyRequest().authenticated());
         http.formLogin(form -> form

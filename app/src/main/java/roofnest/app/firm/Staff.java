@@ -9,7 +9,8 @@ import org.springframework.security.core.userdetails.UserDetails;
 
 /** Somebody of a firm, as signed in. The password hash is only held while signing in is being checked. */
 public record Staff(long id, long firmId, String firmName, String email, String name, Role role, String password)
-        implements UserDetails {
+        implements
+            UserDetails {
     Staff signedIn() {
         return new Staff(id, firmId, firmName, email, name, role, "");
     }

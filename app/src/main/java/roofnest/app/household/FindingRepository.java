@@ -19,9 +19,9 @@ class FindingRepository {
         jdbc.sql("delete from finding where household_id = :id").param("id", householdId).update();
         for (Judged judged : judgement.promises()) {
             jdbc.sql("""
-                    insert into finding (household_id, promise_key, stage, standing)
-                    values (:householdId, :key, :stage, :standing)
-                    """)
+                insert into finding (household_id, promise_key, stage, standing)
+                values (:householdId, :key, :stage, :standing)
+                """)
                     .param("householdId", householdId)
                     .param("key", judged.promise().key().value())
                     .param("stage", judged.promise().stage().name())

@@ -29,23 +29,27 @@ record FrontView(String firm, String greeting, int broken, int dueSoon, int hous
 
     static FrontView of(Staff staff, List<HouseholdRepository.Overview> all, LocalDate today, LongToIntFunction missing) {
         List<Group> groups = Arrays.stream(Stage.values())
-                .map(stage -> new Group(stage, all.stream().filter(o -> o.household().stage() == stage).map(o -> row(o, today, missing)).toList()))
+                .map(stage -> new Group(stage,
+                        all.stream().filter(o -> o.household().stage() == stage).map(o -> row(o, today, missing)).toList()))
                 .filter(group -> !group.rows().isEmpty())
                 .toList();
         int broken = all.stream().mapToInt(HouseholdRepository.Overview::broken).sum();
         int soon = (int) all.stream().map(o -> o.household().dueOn())
                 .filter(due -> due != null && !due.isAfter(today.plusDays(SOON_DAYS))).count();
-        return new FrontView(staff.firmName(), today.format(DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH)), broken, soon, all.size(), groups);
+        return new FrontView(staff.firmName(), today.format(DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH)), broken, soon,
+                all.size(), groups);
     }
 
     private static Row row(HouseholdRepository.Overview overview, LocalDate today, LongToIntFunction missing) {
         Household h = overview.household();
-        return new Row(h.id(), h.name(), h.address(), h.dueOn() == null ? "" : h.dueOn().format(DAY), h.dueWhat() == null ? "" : h.dueWhat(),
+        return new Row(h.id(), h.name(), h.address(), h.dueOn() == null ? "" : h.dueOn().format(DAY),
+                h.dueWhat() == null ? "" : h.dueWhat(),
                 h.dueOn() != null && h.dueOn().isBefore(today), overview.kept(), overview.thin(), overview.broken(), overview.untried(),
                 Ridge.of(h.stage(), h.stage(), Map.of()), comesSoon(h, today) ? missing.applyAsInt(h.id()) : 0);
     }
 
     private static boolean comesSoon(Household h, LocalDate today) {
-        return h.stage().compareTo(Stage.READY) <= 0 && h.dueOn() != null && !h.dueOn().isBefore(today) && !h.dueOn().isAfter(today.plusDays(1));
+        return h.stage().compareTo(Stage.READY) <= 0 && h.dueOn() != null && !h.dueOn().isBefore(today)
+                && !h.dueOn().isAfter(today.plusDays(1));
     }
 }

@@ -18,8 +18,8 @@ import roofnest.core.promise.Stage;
 /** The table of households, their plan documents and the counts of their findings. */
 @Repository
 public class HouseholdRepository {
-    private static final String COLUMNS =
-            "h.id, h.firm_id, h.name, h.address, h.stage, h.due_on, h.due_what, h.notes, h.handed_over_at, h.version";
+    private static final String COLUMNS
+            = "h.id, h.firm_id, h.name, h.address, h.stage, h.due_on, h.due_what, h.notes, h.handed_over_at, h.version";
 
     private final JdbcClient jdbc;
     private final Clock clock;
@@ -34,16 +34,16 @@ public class HouseholdRepository {
 
     public List<Overview> overviewsOf(long firmId) {
         return jdbc.sql("select " + COLUMNS + """
-                ,
-                       count(*) filter (where f.standing = 'KEPT') as kept,
-                       count(*) filter (where f.standing = 'THIN') as thin,
-                       count(*) filter (where f.standing = 'BROKEN') as broken,
-                       count(*) filter (where f.standing = 'UNTRIED') as untried
-                from household h left join finding f on f.household_id = h.id
-                where h.firm_id = :firmId
-                group by h.id
-                order by h.due_on nulls last, h.name
-                """)
+            ,
+                   count(*) filter (where f.standing = 'KEPT') as kept,
+                   count(*) filter (where f.standing = 'THIN') as thin,
+                   count(*) filter (where f.standing = 'BROKEN') as broken,
+                   count(*) filter (where f.standing = 'UNTRIED') as untried
+            from household h left join finding f on f.household_id = h.id
+            where h.firm_id = :firmId
+            group by h.id
+            order by h.due_on nulls last, h.name
+            """)
                 .param("firmId", firmId)
                 .query((row, n) -> new Overview(
                         household(row, n), row.getInt("kept"), row.getInt("thin"), row.getInt("broken"), row.getInt("untried")))
@@ -52,10 +52,10 @@ public class HouseholdRepository {
 
     public long add(long firmId, String name, String address, LocalDate dueOn, String dueWhat) {
         return jdbc.sql("""
-                insert into household (firm_id, name, address, stage, due_on, due_what, created_at)
-                values (:firmId, :name, :address, 'BRIEF', :dueOn, :dueWhat, :now)
-                returning id
-                """)
+            insert into household (firm_id, name, address, stage, due_on, due_what, created_at)
+            values (:firmId, :name, :address, 'BRIEF', :dueOn, :dueWhat, :now)
+            returning id
+            """)
                 .param("firmId", firmId)
                 .param("name", name)
                 .param("address", address)

@@ -66,45 +66,70 @@ final class ModelForm {
     static List<Group> groups() {
         return List.of(
                 new Group("What it is", List.of(
-                        text("/maker", "Maker"), text("/name", "Name"), text("/key", "Key, as our-porch"), text("/summary", "In one sentence"),
-                        choice("/sharing", "Others look by", choices(Sharing.values())), leftOut("/peopleMax", "Most people", Type.WHOLE_OR_LEFT_OUT, "empty: no limit"),
-                        leftOut("/hub", "Key of its hub", Type.TEXT_OR_LEFT_OUT, "empty: it knows none"), yesNo("/pans", "Turns by motor"))),
+                        text("/maker", "Maker"), text("/name", "Name"), text("/key", "Key, as our-porch"),
+                        text("/summary", "In one sentence"),
+                        choice("/sharing", "Others look by", choices(Sharing.values())),
+                        leftOut("/peopleMax", "Most people", Type.WHOLE_OR_LEFT_OUT, "empty: no limit"),
+                        leftOut("/hub", "Key of its hub", Type.TEXT_OR_LEFT_OUT, "empty: it knows none"),
+                        yesNo("/pans", "Turns by motor"))),
                 new Group("Picture", List.of(
-                        whole("/lens/widthPx", "Width, px"), whole("/lens/heightPx", "Height, px"), number("/lens/hfovDeg", "Field of view, degrees"), number("/lens/nightRangeM", "Night range, m"),
+                        whole("/lens/widthPx", "Width, px"), whole("/lens/heightPx", "Height, px"),
+                        number("/lens/hfovDeg", "Field of view, degrees"), number("/lens/nightRangeM", "Night range, m"),
                         whole("/mask/columns", "Mask columns"), whole("/mask/rows", "Mask rows"))),
                 new Group("Radio and Wi-Fi", List.of(
-                        many("/radio/bands", "Bands", choices(Band.values())), many("/radio/security", "Security", choices(WifiSecurity.values())), number("/radio/eirpDbm", "Radiates, dBm"),
-                        yesNo("/radio/hiddenName", "Joins a hidden name"), yesNo("/radio/viaHub", "Joins through its hub"), yesNo("/radio/antenna", "Antenna to screw on"),
-                        choice("/credentials/nameCharacters", "Network names of", choices(CharacterSet.values())), whole("/credentials/nameMaxBytes", "at most, bytes"),
-                        choice("/credentials/passwordCharacters", "Wi-Fi passwords of", choices(CharacterSet.values())), whole("/credentials/passwordMaxBytes", "at most, bytes"),
-                        leftOut("/factoryAddress", "Fixed factory address", Type.TEXT_OR_LEFT_OUT, "as 172.20.9.9/24; empty: it asks the house"))),
+                        many("/radio/bands", "Bands", choices(Band.values())),
+                        many("/radio/security", "Security", choices(WifiSecurity.values())), number("/radio/eirpDbm", "Radiates, dBm"),
+                        yesNo("/radio/hiddenName", "Joins a hidden name"), yesNo("/radio/viaHub", "Joins through its hub"),
+                        yesNo("/radio/antenna", "Antenna to screw on"),
+                        choice("/credentials/nameCharacters", "Network names of", choices(CharacterSet.values())),
+                        whole("/credentials/nameMaxBytes", "at most, bytes"),
+                        choice("/credentials/passwordCharacters", "Wi-Fi passwords of", choices(CharacterSet.values())),
+                        whole("/credentials/passwordMaxBytes", "at most, bytes"),
+                        leftOut("/factoryAddress", "Fixed factory address", Type.TEXT_OR_LEFT_OUT,
+                                "as 172.20.9.9/24; empty: it asks the house"))),
                 new Group("Set-up", List.of(
-                        text("/setUp/powerAction", "Switched on by"), leftOut("/setUp/bootShows", "While it starts it", Type.TEXT_OR_LEFT_OUT, "other than its light; may stay empty"),
-                        whole("/setUp/bootSeconds", "Starts in, s"), whole("/setUp/joinSeconds", "Joins in, s"), whole("/setUp/giveUpSeconds", "Gives up after, s"), whole("/setUp/updateSeconds", "First update, s"),
-                        leftOut("/setUp/hotspotPrefix", "Its network's name begins", Type.TEXT_OR_LEFT_OUT, "only with a hotspot"), text("/setUp/stickerPlace", "Sticker is"),
-                        whole("/setUp/limits/codeFromCm", "Reads a code from, cm"), whole("/setUp/limits/codeToCm", "to, cm"), whole("/setUp/limits/windowSeconds", "Listens for, s"),
+                        text("/setUp/powerAction", "Switched on by"),
+                        leftOut("/setUp/bootShows", "While it starts it", Type.TEXT_OR_LEFT_OUT, "other than its light; may stay empty"),
+                        whole("/setUp/bootSeconds", "Starts in, s"), whole("/setUp/joinSeconds", "Joins in, s"),
+                        whole("/setUp/giveUpSeconds", "Gives up after, s"), whole("/setUp/updateSeconds", "First update, s"),
+                        leftOut("/setUp/hotspotPrefix", "Its network's name begins", Type.TEXT_OR_LEFT_OUT, "only with a hotspot"),
+                        text("/setUp/stickerPlace", "Sticker is"),
+                        whole("/setUp/limits/codeFromCm", "Reads a code from, cm"), whole("/setUp/limits/codeToCm", "to, cm"),
+                        whole("/setUp/limits/windowSeconds", "Listens for, s"),
                         whole("/setUp/limits/restartSeconds", "Restarts for, s"), yesNo("/setUp/updateFirst", "Update before first use"))),
                 new Group("Its own password", List.of(
-                        whole("/passwordRule/minLength", "Shortest"), whole("/passwordRule/maxLength", "Longest"), whole("/passwordRule/kinds", "Kinds of characters"), yesNo("/passwordRule/digitsOnly", "Digits only"),
+                        whole("/passwordRule/minLength", "Shortest"), whole("/passwordRule/maxLength", "Longest"),
+                        whole("/passwordRule/kinds", "Kinds of characters"), yesNo("/passwordRule/digitsOnly", "Digits only"),
                         text("/factoryPassword", "It comes with"), choice("/setUp/recovery", "Forgotten", choices(Recovery.values())))),
                 new Group("Motion and alerts", List.of(
-                        choice("/motion/sensing", "Notices by", choices(MotionSpec.Sensing.values())), number("/motion/rangeM", "Range, m"), number("/motion/fanDeg", "Fan, degrees"),
-                        number("/motion/wakeSeconds", "Wakes in, s"), number("/motion/prerollSeconds", "Pre-roll, s"), leftOut("/alerts/sensitivity", "Sensitivity steps", Type.WORDS, "the dullest first, with commas"),
-                        whole("/alerts/zones", "Activity zones"), leftOut("/alerts/coolDownSeconds", "Cool-downs, s", Type.WHOLES, "the shortest first, with commas"), yesNo("/alerts/endsEarly", "Clips end early"))),
+                        choice("/motion/sensing", "Notices by", choices(MotionSpec.Sensing.values())), number("/motion/rangeM", "Range, m"),
+                        number("/motion/fanDeg", "Fan, degrees"),
+                        number("/motion/wakeSeconds", "Wakes in, s"), number("/motion/prerollSeconds", "Pre-roll, s"),
+                        leftOut("/alerts/sensitivity", "Sensitivity steps", Type.WORDS, "the dullest first, with commas"),
+                        whole("/alerts/zones", "Activity zones"),
+                        leftOut("/alerts/coolDownSeconds", "Cool-downs, s", Type.WHOLES, "the shortest first, with commas"),
+                        yesNo("/alerts/endsEarly", "Clips end early"))),
                 new Group("Power", List.of(
-                        number("/power/capacityMah", "Pack, mAh; 0 for mains"), number("/power/packVolts", "Volts"), number("/power/standbyMa", "Standby, mA"), number("/power/recordMa", "Recording, mA"),
-                        number("/power/liveMa", "Live, mA"), number("/power/lightMa", "Its light, mA"), number("/power/warnPercent", "Warns at, %"), number("/power/panelW", "Panel, W"), number("/power/leadM", "Lead, m"))),
+                        number("/power/capacityMah", "Pack, mAh; 0 for mains"), number("/power/packVolts", "Volts"),
+                        number("/power/standbyMa", "Standby, mA"), number("/power/recordMa", "Recording, mA"),
+                        number("/power/liveMa", "Live, mA"), number("/power/lightMa", "Its light, mA"),
+                        number("/power/warnPercent", "Warns at, %"), number("/power/panelW", "Panel, W"),
+                        number("/power/leadM", "Lead, m"))),
                 new Group("Recording and fixing", List.of(
-                        number("/recording/bitrateMbps", "Bit rate, Mbit/s"), whole("/recording/cardMaxGb", "Largest card, GB"), whole("/recording/clipMinSeconds", "Shortest clip, s"), whole("/recording/clipMaxSeconds", "Longest clip, s"),
-                        whole("/mount/screws", "Screws"), number("/mount/screwMm", "thick, mm"), whole("/mount/screwLengthMm", "long, mm"), yesNo("/mount/outdoors", "May hang outdoors"))));
+                        number("/recording/bitrateMbps", "Bit rate, Mbit/s"), whole("/recording/cardMaxGb", "Largest card, GB"),
+                        whole("/recording/clipMinSeconds", "Shortest clip, s"), whole("/recording/clipMaxSeconds", "Longest clip, s"),
+                        whole("/mount/screws", "Screws"), number("/mount/screwMm", "thick, mm"), whole("/mount/screwLengthMm", "long, mm"),
+                        yesNo("/mount/outdoors", "May hang outdoors"))));
     }
 
     /** What the form's tables can choose from, in the document's words and in ours. */
     record Lists(
-            Map<String, String> ways, Map<String, String> kinds, Map<String, String> needs, Map<String, String> states, Map<String, String> lights,
+            Map<String, String> ways, Map<String, String> kinds, Map<String, String> needs, Map<String, String> states,
+            Map<String, String> lights,
             Map<String, String> rhythms, Map<String, String> resetWays, int resetRows) {
         Lists() {
-            this(choices(PairingMethod.Way.values()), choices(AlertSpec.Kind.values()), choices(AlertSpec.Needs.values()), choices(DeviceState.values()),
+            this(choices(PairingMethod.Way.values()), choices(AlertSpec.Kind.values()), choices(AlertSpec.Needs.values()),
+                    choices(DeviceState.values()),
                     choices(Cue.Light.values()), choices(Cue.Rhythm.values()), choices(Reset.By.values()), RESET_ROWS);
         }
     }
@@ -125,13 +150,15 @@ final class ModelForm {
                 values.put(field.pointer(), plain(node));
             }
         }));
-        tree.at(METHODS).forEach(method -> List.of("minutes", "chance", "minutesLost").forEach(figure -> values.put(METHODS + "/" + method.get("way").asString() + "/" + figure, plain(method.get(figure)))));
+        tree.at(METHODS).forEach(method -> List.of("minutes", "chance", "minutesLost")
+                .forEach(figure -> values.put(METHODS + "/" + method.get("way").asString() + "/" + figure, plain(method.get(figure)))));
         tree.at(KINDS).forEach(kind -> values.put(KINDS + "/" + kind.get("kind").asString(), kind.get("needs").asString()));
         tree.at(CUES).properties().forEach(cue -> cue.getValue().properties().stream().filter(part -> !part.getValue().isNull())
                 .forEach(part -> values.put(CUES + "/" + cue.getKey() + "/" + part.getKey(), part.getValue().asString())));
         for (int i = 0; i < Math.min(RESET_ROWS, tree.at(RESETS).size()); i++) {
             int row = i;
-            tree.at(RESETS).get(i).properties().forEach(part -> values.put(RESETS + "/" + row + "/" + part.getKey(), part.getValue().asString()));
+            tree.at(RESETS).get(i).properties()
+                    .forEach(part -> values.put(RESETS + "/" + row + "/" + part.getKey(), part.getValue().asString()));
         }
         return values;
     }
@@ -147,7 +174,8 @@ final class ModelForm {
         ArrayNode methods = NODES.arrayNode();
         waysOffered(form).forEach(way -> {
             ObjectNode method = methods.addObject().put("way", way);
-            List.of("minutes", "chance", "minutesLost").forEach(figure -> method.set(figure, number(form.raw(METHODS + "/" + way + "/" + figure))));
+            List.of("minutes", "chance", "minutesLost")
+                    .forEach(figure -> method.set(figure, number(form.raw(METHODS + "/" + way + "/" + figure))));
         });
         put(tree, METHODS, methods);
         ArrayNode kinds = NODES.arrayNode();
@@ -159,9 +187,11 @@ final class ModelForm {
         for (int i = 0; i < RESET_ROWS; i++) {
             String row = RESETS + "/" + i;
             if (!form.raw(row + "/where").isBlank()) {
-                ObjectNode reset = resets.addObject().put("by", form.raw(row + "/by")).put("where", form.raw(row + "/where").strip()).put("sign", form.raw(row + "/sign").strip());
+                ObjectNode reset = resets.addObject().put("by", form.raw(row + "/by")).put("where", form.raw(row + "/where").strip())
+                        .put("sign", form.raw(row + "/sign").strip());
                 reset.set("holdSeconds", number(form.raw(row + "/holdSeconds")));
-                instruction = instruction.isEmpty() ? LISTS.resetWays().getOrDefault(form.raw(row + "/by"), "") + " " + form.raw(row + "/where").strip() + ", " + form.raw(row + "/holdSeconds").strip() + " s" : instruction;
+                instruction = instruction.isEmpty() ? LISTS.resetWays().getOrDefault(form.raw(row + "/by"), "") + " "
+                        + form.raw(row + "/where").strip() + ", " + form.raw(row + "/holdSeconds").strip() + " s" : instruction;
             }
         }
         put(tree, RESETS, resets);
@@ -202,10 +232,12 @@ final class ModelForm {
             return Optional.of(RESETS + "/0/where");
         }
         String named = byName(byName(pointer, METHODS, waysOffered(form)), KINDS, kindsOffered(form));
-        if (named.equals(METHODS) || named.equals(KINDS) || named.startsWith(RESETS + "/") || named.startsWith(CUES + "/") || !named.equals(pointer)) {
+        if (named.equals(METHODS) || named.equals(KINDS) || named.startsWith(RESETS + "/") || named.startsWith(CUES + "/")
+                || !named.equals(pointer)) {
             return Optional.of(named);
         }
-        return groups().stream().flatMap(group -> group.fields().stream()).map(Field::pointer).filter(field -> named.equals(field) || named.startsWith(field + "/")).findFirst();
+        return groups().stream().flatMap(group -> group.fields().stream()).map(Field::pointer)
+                .filter(field -> named.equals(field) || named.startsWith(field + "/")).findFirst();
     }
 
     /** The place of an item in a list, said by what the item is. */
@@ -215,7 +247,8 @@ final class ModelForm {
         }
         String[] rest = pointer.substring(list.length() + 1).split("/", 2);
         int index = rest[0].matches("[0-9]{1,3}") ? Integer.parseInt(rest[0]) : -1;
-        return index >= 0 && index < names.size() ? list + "/" + names.get(index) + (rest.length > 1 && !rest[1].equals("way") && !rest[1].equals("needs") ? "/" + rest[1] : "") : list;
+        return index >= 0 && index < names.size() ? list + "/" + names.get(index)
+                + (rest.length > 1 && !rest[1].equals("way") && !rest[1].equals("needs") ? "/" + rest[1] : "") : list;
     }
 
     private static List<String> waysOffered(Form form) {
@@ -241,7 +274,8 @@ final class ModelForm {
             }
             case WORDS, WHOLES -> {
                 ArrayNode items = NODES.arrayNode();
-                Arrays.stream(typed.split(",")).map(String::strip).filter(item -> !item.isEmpty()).forEach(item -> items.add(field.type() == Type.WORDS ? NODES.stringNode(item) : number(item)));
+                Arrays.stream(typed.split(",")).map(String::strip).filter(item -> !item.isEmpty())
+                        .forEach(item -> items.add(field.type() == Type.WORDS ? NODES.stringNode(item) : number(item)));
                 yield Optional.of(items);
             }
         };

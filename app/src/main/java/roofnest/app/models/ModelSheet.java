@@ -33,8 +33,11 @@ record ModelSheet(List<Group> groups, List<Way> ways, List<CueLine> cues, List<S
                 List.of(network(model, hub), setUp(model), alerts(model), sharing(model)),
                 model.setUp().methods().stream().map(ModelSheet::way).toList(),
                 model.setUp().cues().entrySet().stream().sorted(java.util.Map.Entry.comparingByKey())
-                        .map(cue -> new CueLine(cue.getKey().words(), cue.getValue().words(), cue.getValue().voice() == null ? "" : "“" + cue.getValue().voice() + "”")).toList(),
-                model.setUp().resets().isEmpty() ? List.of(model.setUp().reset()) : model.setUp().resets().stream().map(Reset::instruction).toList());
+                        .map(cue -> new CueLine(cue.getKey().words(), cue.getValue().words(),
+                                cue.getValue().voice() == null ? "" : "“" + cue.getValue().voice() + "”"))
+                        .toList(),
+                model.setUp().resets().isEmpty() ? List.of(model.setUp().reset())
+                        : model.setUp().resets().stream().map(Reset::instruction).toList());
     }
 
     private static Way way(PairingMethod method) {
@@ -45,19 +48,24 @@ record ModelSheet(List<Group> groups, List<Way> ways, List<CueLine> cues, List<S
     private static Group network(DeviceModel model, Optional<HubModel> hub) {
         List<Line> lines = new ArrayList<>();
         lines.add(new Line("Bands", model.radio().bands().stream().sorted().map(band -> band.words()).collect(Collectors.joining(", "))));
-        lines.add(new Line("Security", model.radio().security().stream().sorted().map(security -> security.words()).collect(Collectors.joining(", "))));
-        lines.add(new Line("Network name", model.credentials().nameCharacters().words() + ", at most " + model.credentials().nameMaxBytes() + " bytes" + (model.radio().hiddenName() ? "; may be hidden" : "; not hidden")));
-        lines.add(new Line("Wi-Fi password", model.credentials().passwordCharacters().words() + ", at most " + model.credentials().passwordMaxBytes() + " bytes"));
+        lines.add(new Line("Security",
+                model.radio().security().stream().sorted().map(security -> security.words()).collect(Collectors.joining(", "))));
+        lines.add(new Line("Network name", model.credentials().nameCharacters().words() + ", at most " + model.credentials().nameMaxBytes()
+                + " bytes" + (model.radio().hiddenName() ? "; may be hidden" : "; not hidden")));
+        lines.add(new Line("Wi-Fi password",
+                model.credentials().passwordCharacters().words() + ", at most " + model.credentials().passwordMaxBytes() + " bytes"));
         lines.add(new Line("Address", model.factoryAddress() == null ? "asks the house for one" : "fixed " + model.factoryAddress()));
-        hub.ifPresent(found -> lines.add(new Line("Hub", found.fullName() + (model.radio().viaHub() ? ", joins through it" : ", may join through it")
-                + "; within " + Numbers.plain(found.pairingRangeM()) + " m, at most " + found.camerasMax() + " cameras")));
+        hub.ifPresent(found -> lines
+                .add(new Line("Hub", found.fullName() + (model.radio().viaHub() ? ", joins through it" : ", may join through it")
+                        + "; within " + Numbers.plain(found.pairingRangeM()) + " m, at most " + found.camerasMax() + " cameras")));
         return new Group("Network", lines);
     }
 
     private static Group setUp(DeviceModel model) {
         List<Line> lines = new ArrayList<>();
         PairingLimits limits = model.setUp().limits();
-        lines.add(new Line("Starts", "in " + model.setUp().bootSeconds() + " s" + (model.setUp().bootShows() == null ? "" : "; it " + model.setUp().bootShows())));
+        lines.add(new Line("Starts", "in " + model.setUp().bootSeconds() + " s"
+                + (model.setUp().bootShows() == null ? "" : "; it " + model.setUp().bootShows())));
         lines.add(new Line("Joins", "in " + model.setUp().joinSeconds() + " s, gives up after " + model.setUp().giveUpSeconds() + " s"));
         if (model.setUp().method(PairingMethod.Way.PHONE_CODE).isPresent()) {
             lines.add(new Line("Reads a code", "from " + limits.codeFromCm() + " to " + limits.codeToCm() + " cm"));
@@ -66,7 +74,8 @@ record ModelSheet(List<Group> groups, List<Way> ways, List<CueLine> cues, List<S
         if (model.setUp().method(PairingMethod.Way.WIRED).isPresent()) {
             lines.add(new Line("Restarts", limits.restartSeconds() + " s, the cable still in"));
         }
-        lines.add(new Line("First update", model.setUp().updateSeconds() + " s" + (model.setUp().updateFirst() ? ", before anything else works" : "")));
+        lines.add(new Line("First update",
+                model.setUp().updateSeconds() + " s" + (model.setUp().updateFirst() ? ", before anything else works" : "")));
         lines.add(new Line("Own password", model.passwordRule().words()));
         lines.add(new Line("Forgotten password", model.setUp().recovery().words()));
         lines.add(new Line("Sticker", model.setUp().stickerPlace()));
@@ -76,10 +85,12 @@ record ModelSheet(List<Group> groups, List<Way> ways, List<CueLine> cues, List<S
     private static Group alerts(DeviceModel model) {
         AlertSpec alerts = model.alerts();
         List<Line> lines = new ArrayList<>();
-        lines.add(new Line("Sensitivity", alerts.sensitivity().size() + (alerts.sensitivity().size() == 1 ? " step: " : " steps: ") + String.join(", ", alerts.sensitivity())));
+        lines.add(new Line("Sensitivity", alerts.sensitivity().size() + (alerts.sensitivity().size() == 1 ? " step: " : " steps: ")
+                + String.join(", ", alerts.sensitivity())));
         lines.add(new Line("Zones", alerts.zones() == 0 ? "none" : String.valueOf(alerts.zones())));
         alerts.kinds().forEach(kind -> lines.add(new Line("Tells " + kind.kind().words(), kind.needs().words())));
-        lines.add(new Line("Cool-down", alerts.coolDownSeconds().stream().map(String::valueOf).collect(Collectors.joining(", ")) + " s" + (alerts.endsEarly() ? "; clips end early" : "")));
+        lines.add(new Line("Cool-down", alerts.coolDownSeconds().stream().map(String::valueOf).collect(Collectors.joining(", ")) + " s"
+                + (alerts.endsEarly() ? "; clips end early" : "")));
         return new Group("Motion and alerts", lines);
     }
 
@@ -87,7 +98,8 @@ record ModelSheet(List<Group> groups, List<Way> ways, List<CueLine> cues, List<S
         List<Line> lines = new ArrayList<>();
         lines.add(new Line("Others look", model.sharing().words()));
         lines.add(new Line("At most", model.peopleMax() == null ? "no limit" : model.peopleMax() + " people"));
-        lines.add(new Line("Card", model.recording().cardMaxGb() == 0 ? "none in the camera" : "up to " + model.recording().cardMaxGb() + " GB"));
+        lines.add(new Line("Card",
+                model.recording().cardMaxGb() == 0 ? "none in the camera" : "up to " + model.recording().cardMaxGb() + " GB"));
         lines.add(new Line("Mask", model.mask().canMask() ? model.mask().columns() + " × " + model.mask().rows() + " cells" : "none"));
         lines.add(new Line("Outdoors", model.mount().outdoors() ? "may hang outdoors" : "indoors only"));
         return new Group("Sharing, footage, fixing", lines);

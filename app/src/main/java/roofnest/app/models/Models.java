@@ -86,16 +86,19 @@ public class Models {
     }
 
     List<Own> own(long firmId) {
-        return jdbc.sql("""
-                select m.model_key, m.document, m.added_by, m.added_at,
-                       (select count(*) from camera c join household h on h.id = c.household_id
-                        where h.firm_id = m.firm_id and c.removed_at is null and c.model_key = 'own-' || m.firm_id || '-' || m.model_key) as in_use
-                from firm_model m
-                where m.firm_id = :firm
-                order by m.model_key
-                """)
+        return jdbc
+                .sql("""
+                    select m.model_key, m.document, m.added_by, m.added_at,
+                           (select count(*) from camera c join household h on h.id = c.household_id
+                            where h.firm_id = m.firm_id and c.removed_at is null
+                              and c.model_key = 'own-' || m.firm_id || '-' || m.model_key) as in_use
+                    from firm_model m
+                    where m.firm_id = :firm
+                    order by m.model_key
+                    """)
                 .param("firm", firmId)
-                .query((row, n) -> new Own(read("own-" + firmId + "-" + row.getString("model_key"), row.getString("document")), row.getString("model_key"),
+                .query((row, n) -> new Own(read("own-" + firmId + "-" + row.getString("model_key"), row.getString("document")),
+                        row.getString("model_key"),
                         row.getString("added_by"), row.getObject("added_at", OffsetDateTime.class), row.getLong("in_use")))
                 .list();
     }
@@ -114,11 +117,11 @@ public class Models {
             throw new BadInput("There are " + MOST + " models of your own already. Take one out first.");
         }
         jdbc.sql("""
-                insert into firm_model (firm_id, model_key, document, added_by, added_at)
-                values (:firm, :key, :document, :by, :now)
-                on conflict (firm_id, model_key) do update
-                set document = excluded.document, added_by = excluded.added_by, added_at = excluded.added_at
-                """)
+            insert into firm_model (firm_id, model_key, document, added_by, added_at)
+            values (:firm, :key, :document, :by, :now)
+            on conflict (firm_id, model_key) do update
+            set document = excluded.document, added_by = excluded.added_by, added_at = excluded.added_at
+            """)
                 .param("firm", firmId)
                 .param("key", model.key())
                 .param("document", documents.write(model))

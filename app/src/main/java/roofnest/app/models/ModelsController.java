@@ -50,7 +50,8 @@ class ModelsController {
     @PostMapping("/models")
     @PreAuthorize("hasAuthority('REVEAL')")
     String add(
-            @AuthenticationPrincipal Staff staff, @RequestParam(defaultValue = "") String document, @RequestParam(required = false) MultipartFile file, Model model,
+            @AuthenticationPrincipal Staff staff, @RequestParam(defaultValue = "") String document,
+            @RequestParam(required = false) MultipartFile file, Model model,
             HttpServletResponse response, RedirectAttributes flash) throws IOException {
         String text = file != null && !file.isEmpty() ? new String(file.getBytes(), StandardCharsets.UTF_8) : document;
         try {
@@ -79,13 +80,15 @@ class ModelsController {
     @GetMapping("/models/form")
     @PreAuthorize("hasAuthority('REVEAL')")
     String form(@AuthenticationPrincipal Staff staff, @RequestParam(defaultValue = "") String from, Model model) {
-        Map<String, String> values = new LinkedHashMap<>(models.find(staff.firmId(), from).map(found -> ModelForm.values(models.document(found))).orElse(Map.of()));
+        Map<String, String> values = new LinkedHashMap<>(
+                models.find(staff.firmId(), from).map(found -> ModelForm.values(models.document(found))).orElse(Map.of()));
         return formPage(model, new Form(values), List.of());
     }
 
     @PostMapping("/models/form")
     @PreAuthorize("hasAuthority('REVEAL')")
-    String addByForm(@AuthenticationPrincipal Staff staff, @RequestParam Map<String, String> values, Model model, HttpServletResponse response, RedirectAttributes flash) {
+    String addByForm(@AuthenticationPrincipal Staff staff, @RequestParam Map<String, String> values, Model model,
+            HttpServletResponse response, RedirectAttributes flash) {
         Form form = new Form(values);
         List<DocumentFault> faults;
         try {
@@ -119,7 +122,8 @@ class ModelsController {
     @GetMapping("/models/{key}/document")
     ResponseEntity<String> document(@AuthenticationPrincipal Staff staff, @PathVariable String key) {
         DeviceModel model = models.find(staff.firmId(), key).orElseThrow(NoSuchPage::new);
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).header("Content-Disposition", "attachment; filename=\"" + key + ".json\"").body(models.document(model));
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON)
+                .header("Content-Disposition", "attachment; filename=\"" + key + ".json\"").body(models.document(model));
     }
 
     @GetMapping("/models/schema")

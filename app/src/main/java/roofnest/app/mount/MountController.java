@@ -71,7 +71,8 @@ class MountController {
     String hung(HouseholdRef ref, @PathVariable("camera") long cameraId, Model model, HttpServletResponse response) {
         if (!cameras.get(ref.id(), cameraId).camera().joined()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            model.addAttribute("stale", "It is not joined yet. Pair it and look at the live picture at its place before any hole is drilled.");
+            model.addAttribute("stale",
+                    "It is not joined yet. Pair it and look at the live picture at its place before any hole is drilled.");
             return page(ref, model, Form.empty());
         }
         changes.run(ref, Stage.MOUNT, () -> cameras.markMounted(ref.id(), cameraId));

@@ -46,7 +46,8 @@ record MountView(
         Optional<Wall> wall = plan.flatMap(p -> Fixings.wallBehind(p, camera.pose()));
         Optional<Fixings> fixings = wall.map(near -> Fixings.into(near.material(), camera.model().mount()));
         return new MountView(record, watched.map(w -> w.place().name()).orElse(""), heights,
-                wall.map(near -> near.material().words() + " wall").orElse("no wall within " + Numbers.fixed(Fixings.ON_THE_WALL_M, 0) + " m"),
+                wall.map(near -> near.material().words() + " wall")
+                        .orElse("no wall within " + Numbers.fixed(Fixings.ON_THE_WALL_M, 0) + " m"),
                 fixings, plan.flatMap(p -> CableRun.toNearestSocket(p, camera.model().power(), camera.pose())), cautions(camera, fixings));
     }
 
@@ -57,7 +58,8 @@ record MountView(
         boolean good = choice.faceAngleDeg() <= Sightline.GOOD_FACE_DEG;
         boolean usable = choice.faceAngleDeg() <= Sightline.USABLE_FACE_DEG;
         boolean sharp = choice.densityPxPerM() >= level.pxPerM();
-        String verdict = (!choice.inFrame() ? "place leaves the picture" : !sharp ? "too far for " + level.whom() : good ? "faces seen well" : usable ? "faces usable" : "caps hide faces")
+        String verdict = (!choice.inFrame() ? "place leaves the picture"
+                : !sharp ? "too far for " + level.whom() : good ? "faces seen well" : usable ? "faces usable" : "caps hide faces")
                 + (choice.outOfReach() ? ", out of reach" : ", within reach");
         String standing = !usable || !sharp || !choice.inFrame() ? "broken" : choice.outOfReach() && good ? "kept" : "thin";
         return new HeightRow(Unit.METRES.format(choice.heightM()), choice.heightM(), Unit.DEGREES.format(choice.faceAngleDeg()),

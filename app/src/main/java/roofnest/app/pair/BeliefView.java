@@ -22,7 +22,8 @@ record BeliefView(String likely, String impossible, String answer, String answer
         StateBelief belief = StateBelief.given(open.device().setUp(), last.act(), last.secondsSince(), seen, others);
         Step step = open.state().step();
         DeviceState likeliest = belief.likeliest();
-        String answer = step.answers().stream().filter(each -> each.state().filter(likeliest::equals).isPresent()).findFirst().map(Answer::id).orElse("");
+        String answer = step.answers().stream().filter(each -> each.state().filter(likeliest::equals).isPresent()).findFirst()
+                .map(Answer::id).orElse("");
         return new BeliefView(RunView.words(belief, 3), belief.impossible().orElse(""), answer, likeliest.words());
     }
 }

@@ -59,7 +59,8 @@ class ChangeController {
     private final Clock clock;
 
     ChangeController(
-            Frames frames, Runs runs, RunRepository runRows, RejoinRepository rejoins, CameraRepository cameras, NetworkRepository networks, RouterRepository routers, LogRepository log,
+            Frames frames, Runs runs, RunRepository runRows, RejoinRepository rejoins, CameraRepository cameras, NetworkRepository networks,
+            RouterRepository routers, LogRepository log,
             HubRepository hubs, Models models, HouseholdChanges changes, Clock clock) {
         this.frames = frames;
         this.runs = runs;
@@ -87,22 +88,28 @@ class ChangeController {
 
     private RejoinPlan plan(HouseholdRef ref, Frame frame, Set<Long> back, Optional<OffsetDateTime> begunAt) {
         Optional<HomeNetwork> network = frame.facts().network();
-        List<String> leavers = frame.facts().access().people().stream().filter(person -> person.tie() == Access.Tie.LEFT).map(Access.Person::name).toList();
-        RejoinPlan.Old old = new RejoinPlan.Old(network.map(HomeNetwork::name).orElse("the old name"), network.map(each -> Math.min(63, CredentialFit.bytes(each.password()))).orElse(0),
-                network.filter(each -> each.security() == WifiSecurity.OPEN || !each.password().isEmpty()).isPresent(), network.filter(each -> each.security() == WifiSecurity.OPEN).isEmpty(), leavers);
+        List<String> leavers = frame.facts().access().people().stream().filter(person -> person.tie() == Access.Tie.LEFT)
+                .map(Access.Person::name).toList();
+        RejoinPlan.Old old = new RejoinPlan.Old(network.map(HomeNetwork::name).orElse("the old name"),
+                network.map(each -> Math.min(63, CredentialFit.bytes(each.password()))).orElse(0),
+                network.filter(each -> each.security() == WifiSecurity.OPEN || !each.password().isEmpty()).isPresent(),
+                network.filter(each -> each.security() == WifiSecurity.OPEN).isEmpty(), leavers);
         List<RejoinPlan.Device> devices = new ArrayList<>();
         runs.hubsOf(ref).forEach(hub -> runs.hub(ref, hub.key()).filter(HubRepository.Hub::joined).ifPresent(own -> {
             MethodOrder order = runs.hubOrder(ref, hub);
-            devices.add(new RejoinPlan.Device(own.id(), own.name(), true, Optional.empty(), order.ways().stream().findFirst(), Math.min(600, order.expectedMinutes()), runs.hubBack(ref, own.id(), begunAt)));
+            devices.add(new RejoinPlan.Device(own.id(), own.name(), true, Optional.empty(), order.ways().stream().findFirst(),
+                    Math.min(600, order.expectedMinutes()), runs.hubBack(ref, own.id(), begunAt)));
         }));
-        cameras.records(ref.id()).stream().filter(record -> record.camera().joined()).forEach(record -> devices.add(device(ref, record, back)));
+        cameras.records(ref.id()).stream().filter(record -> record.camera().joined())
+                .forEach(record -> devices.add(device(ref, record, back)));
         return RejoinPlan.of(old, true, devices, networks.otherThingsCount(ref.id()));
     }
 
     private RejoinPlan.Device device(HouseholdRef ref, CameraRepository.Record record, Set<Long> back) {
         DeviceModel model = record.camera().model();
         MethodOrder order = runs.order(ref, record, PhoneKind.THROUGH_SETTINGS);
-        return new RejoinPlan.Device(record.id(), record.camera().name(), false, model.radio().viaHub() ? Optional.of(runs.hubNameFor(model)) : Optional.empty(), order.ways().stream().findFirst(),
+        return new RejoinPlan.Device(record.id(), record.camera().name(), false,
+                model.radio().viaHub() ? Optional.of(runs.hubNameFor(model)) : Optional.empty(), order.ways().stream().findFirst(),
                 Math.min(600, order.expectedMinutes()), back.contains(record.id()));
     }
 
@@ -127,14 +134,16 @@ class ChangeController {
     }
 
     @GetMapping("/households/{household}/pair/cameras/{camera}/remove")
-    String removal(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam(defaultValue = "GIVEN_AWAY") Removal.To to, Model model) {
+    String removal(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam(defaultValue = "GIVEN_AWAY") Removal.To to,
+            Model model) {
         return removalPage(ref, cameraId, to, Form.empty(), model);
     }
 
     /** Takes a camera out. What was said of its account, its card and its owner is kept in the log. */
     @PostMapping("/households/{household}/pair/cameras/{camera}/remove")
     String remove(
-            HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam(defaultValue = "GIVEN_AWAY") Removal.To to, @RequestParam Map<String, String> values, Model model, HttpServletResponse response,
+            HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam(defaultValue = "GIVEN_AWAY") Removal.To to,
+            @RequestParam Map<String, String> values, Model model, HttpServletResponse response,
             RedirectAttributes flash) {
         CameraRepository.Record record = cameras.get(ref.id(), cameraId);
         Form form = new Form(values);
@@ -149,11 +158,15 @@ class ChangeController {
         }
         changes.run(ref, Stage.PAIR, () -> {
             runRows.openRunOf(ref.id(), cameraId).ifPresent(run -> runRows.giveUp(run.id()));
-            log.add(ref.id(), cameraId, LogRepository.Kind.NOTE, record.camera().name() + " (" + record.camera().model().fullName() + (record.serial() == null ? "" : ", serial " + record.serial()) + ") taken out: " + to.words()
-                    + ". Out of the account; card " + card.words() + "; " + owner + " said so.", LocalDate.now(clock), ref.by());
+            log.add(ref.id(), cameraId, LogRepository.Kind.NOTE,
+                    record.camera().name() + " (" + record.camera().model().fullName()
+                            + (record.serial() == null ? "" : ", serial " + record.serial()) + ") taken out: " + to.words()
+                            + ". Out of the account; card " + card.words() + "; " + owner + " said so.",
+                    LocalDate.now(clock), ref.by());
             cameras.remove(ref.id(), cameraId);
         });
-        flash.addFlashAttribute("notice", record.camera().name() + " is out of the house. The log has it; its password left the sealed store.");
+        flash.addFlashAttribute("notice",
+                record.camera().name() + " is out of the house. The log has it; its password left the sealed store.");
         return "redirect:" + ref.path() + "/pair";
     }
 
@@ -164,7 +177,8 @@ class ChangeController {
 
     /** Takes the hub out, and with it every camera that joins through it. */
     @PostMapping("/households/{household}/pair/hubs/{hub}/remove")
-    String removeHub(HouseholdRef ref, @PathVariable("hub") long hubId, @RequestParam Map<String, String> values, Model model, HttpServletResponse response, RedirectAttributes flash) {
+    String removeHub(HouseholdRef ref, @PathVariable("hub") long hubId, @RequestParam Map<String, String> values, Model model,
+            HttpServletResponse response, RedirectAttributes flash) {
         HubRepository.Hub hub = hubs.get(ref.id(), hubId);
         Form form = new Form(values);
         String owner = form.text("owner", "who of the household said so", 80);
@@ -176,10 +190,13 @@ class ChangeController {
         changes.run(ref, Stage.PAIR, () -> {
             runRows.of(ref.id()).stream().filter(run -> run.hubId() == hubId && !run.finished()).forEach(run -> runRows.giveUp(run.id()));
             with.forEach(record -> cameras.markApart(ref.id(), record.id()));
-            log.add(ref.id(), null, LogRepository.Kind.NOTE, hub.name() + " taken out" + (with.isEmpty() ? "" : ", and with it " + String.join(", ", names(with))) + ". " + owner + " said so.", LocalDate.now(clock), ref.by());
+            log.add(ref.id(), null, LogRepository.Kind.NOTE, hub.name() + " taken out"
+                    + (with.isEmpty() ? "" : ", and with it " + String.join(", ", names(with))) + ". " + owner + " said so.",
+                    LocalDate.now(clock), ref.by());
             hubs.remove(ref.id(), hubId);
         });
-        flash.addFlashAttribute("notice", hub.name() + " is out of the house." + (with.isEmpty() ? "" : " To be joined again: " + String.join(", ", names(with)) + "."));
+        flash.addFlashAttribute("notice", hub.name() + " is out of the house."
+                + (with.isEmpty() ? "" : " To be joined again: " + String.join(", ", names(with)) + "."));
         return "redirect:" + ref.path() + "/pair";
     }
 
@@ -194,7 +211,8 @@ class ChangeController {
 
     /** Cameras that are joined through a hub. */
     private List<CameraRepository.Record> through(HouseholdRef ref, HubRepository.Hub hub) {
-        return cameras.records(ref.id()).stream().filter(record -> record.camera().joined() && record.camera().model().radio().viaHub() && hub.modelKey().equals(record.camera().model().hub())).toList();
+        return cameras.records(ref.id()).stream().filter(record -> record.camera().joined() && record.camera().model().radio().viaHub()
+                && hub.modelKey().equals(record.camera().model().hub())).toList();
     }
 
     private static List<String> names(List<CameraRepository.Record> records) {

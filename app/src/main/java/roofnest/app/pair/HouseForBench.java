@@ -51,23 +51,30 @@ class HouseForBench {
     /** Where a run sets its device up: beside the router, or at its place with the signal there. */
     Place placeOf(HouseholdRef ref, RunRepository.Run run, Joinable device) {
         Place beside = beside(ref, device, run.networkName(), run.phone());
-        boolean noBar = run.atPlace() && (run.way() == PairingMethod.Way.HUB_BUTTON ? beyondHub(ref, run.cameraId()) : barsAt(ref, run.cameraId()).filter(bars -> bars == 0).isPresent());
+        boolean noBar = run.atPlace() && (run.way() == PairingMethod.Way.HUB_BUTTON ? beyondHub(ref, run.cameraId())
+                : barsAt(ref, run.cameraId()).filter(bars -> bars == 0).isPresent());
         return noBar ? beside.oneBar() : beside;
     }
 
     /** How a model of fixed address is reached from this house, as one text; empty when it needs no such thing. */
     Optional<String> recipe(HouseholdRef ref, String name, DeviceModel model) {
-        return Optional.ofNullable(model.factoryAddress()).flatMap(fixed -> routers.of(ref.id()).addresses().flatMap(addresses -> addresses.plan().recipe(name, fixed)))
+        return Optional.ofNullable(model.factoryAddress())
+                .flatMap(fixed -> routers.of(ref.id()).addresses().flatMap(addresses -> addresses.plan().recipe(name, fixed)))
                 .map(recipe -> String.join(" ", recipe.steps()));
     }
 
-    /** What of the house the stand-ins are honest to: name, password, band and security against the model, isolation, free addresses, push-button, range. */
+    /**
+     * What of the house the stand-ins are honest to: name, password, band and security against the model, isolation, free
+     * addresses, push-button, range.
+     */
     Place beside(HouseholdRef ref, Joinable device, String networkName, PhoneKind phone) {
         Optional<HomeNetwork> network = facts.load(ref.id()).network();
         Optional<AddressPlan> addresses = routers.of(ref.id()).addresses().map(RouterRepository.Addresses::plan);
-        boolean suits = network.map(each -> CredentialFit.judge(each, device).stream().noneMatch(FitIssue::blocks)).orElse(false) && addresses.map(plan -> plan.free() > 0).orElse(true);
+        boolean suits = network.map(each -> CredentialFit.judge(each, device).stream().noneMatch(FitIssue::blocks)).orElse(false)
+                && addresses.map(plan -> plan.free() > 0).orElse(true);
         boolean outside = device instanceof DeviceModel model && recipe(ref, model.name(), model).isPresent();
-        return new Place(networkName, suits, network.filter(HomeNetwork::isolated).isPresent(), routers.of(ref.id()).pushButton(), false, outside, phone);
+        return new Place(networkName, suits, network.filter(HomeNetwork::isolated).isPresent(), routers.of(ref.id()).pushButton(), false,
+                outside, phone);
     }
 
     /** Whether a camera's place is farther from every hub on the plan than its button reaches; not, where the plan shows no hub. */
@@ -81,7 +88,8 @@ class HouseForBench {
     /** Bars that a phone would show at a camera's place, by the plan and the readings; empty without a plan. */
     Optional<Integer> barsAt(HouseholdRef ref, long cameraId) {
         HouseholdFacts household = facts.load(ref.id());
-        return household.cameras().stream().filter(camera -> camera.id() == cameraId).findFirst().flatMap(camera -> judges.of(household).link(household, camera)).map(link -> LinkBudget.bars(link.rssiDbm()));
+        return household.cameras().stream().filter(camera -> camera.id() == cameraId).findFirst()
+                .flatMap(camera -> judges.of(household).link(household, camera)).map(link -> LinkBudget.bars(link.rssiDbm()));
     }
 
     /** Whether its pack is empty by now, by what it draws in a day and when it was last charged; what the sun gave is not counted. */

@@ -23,9 +23,12 @@ public class HubRepository {
     public record Hub(long id, String modelKey, String name, String serial, String stickerKept, boolean joined, boolean ownPassword) {}
 
     public List<Hub> of(long householdId) {
-        return jdbc.sql("select id, model_key, name, serial, sticker_kept, joined_at, own_password_at from hub where household_id = :householdId and removed_at is null order by id")
+        return jdbc.sql(
+                "select id, model_key, name, serial, sticker_kept, joined_at, own_password_at from hub where household_id = "
+                        + ":householdId and removed_at is null order by id")
                 .param("householdId", householdId)
-                .query((row, n) -> new Hub(row.getLong("id"), row.getString("model_key"), row.getString("name"), row.getString("serial"), row.getString("sticker_kept"),
+                .query((row, n) -> new Hub(row.getLong("id"), row.getString("model_key"), row.getString("name"), row.getString("serial"),
+                        row.getString("sticker_kept"),
                         row.getObject("joined_at") != null, row.getObject("own_password_at") != null))
                 .list();
     }
@@ -66,11 +69,13 @@ public class HubRepository {
     /** Takes it out of the house with its password; its row stays, for the log. */
     void remove(long householdId, long id) {
         set(householdId, id, "removed_at = :value", OffsetDateTime.now(clock));
-        jdbc.sql("delete from secret where household_id = :householdId and hub_id = :id").param("householdId", householdId).param("id", id).update();
+        jdbc.sql("delete from secret where household_id = :householdId and hub_id = :id").param("householdId", householdId).param("id", id)
+                .update();
     }
 
     /** @param assignment one of the constants above, never anything typed */
     private void set(long householdId, long id, String assignment, Object value) {
-        jdbc.sql("update hub set " + assignment + " where household_id = :householdId and id = :id").param("value", value).param("householdId", householdId).param("id", id).update();
+        jdbc.sql("update hub set " + assignment + " where household_id = :householdId and id = :id").param("value", value)
+                .param("householdId", householdId).param("id", id).update();
     }
 }

@@ -70,21 +70,29 @@ class PairController {
     record HubLine(HubModel model, HubRepository.Hub hub, MethodOrder order, Optional<Long> openRun) {}
 
     @PostMapping("/households/{household}/pair/hub-runs")
-    String startHub(HouseholdRef ref, @RequestParam(defaultValue = "") String hub, @RequestParam PairingMethod.Way way, @RequestParam(defaultValue = "THROUGH_SETTINGS") PhoneKind phone,
+    String startHub(HouseholdRef ref, @RequestParam(defaultValue = "") String hub, @RequestParam PairingMethod.Way way,
+            @RequestParam(defaultValue = "THROUGH_SETTINGS") PhoneKind phone,
             @RequestParam(defaultValue = "false") boolean bench) {
         return toRun(ref, runs.startHub(ref, hub, way, phone, bench));
     }
 
     @GetMapping("/households/{household}/pair")
-    String pair(HouseholdRef ref, @RequestParam(defaultValue = "THROUGH_SETTINGS") PhoneKind phone, @RequestParam(defaultValue = "false") boolean atPlace, Model model) {
+    String pair(HouseholdRef ref, @RequestParam(defaultValue = "THROUGH_SETTINGS") PhoneKind phone,
+            @RequestParam(defaultValue = "false") boolean atPlace, Model model) {
         frames.frame(ref, Stage.PAIR, model);
         List<RunRepository.Run> all = runs.of(ref);
         model.addAttribute("waiting", cameras.records(ref.id()).stream().map(record -> new Waiting(
                 record, runs.order(ref, record, phone),
-                all.stream().filter(run -> run.cameraId() == record.id() && !run.finished()).map(RunRepository.Run::id).findFirst(), house.barsAt(ref, record.id()))).toList());
+                all.stream().filter(run -> run.cameraId() == record.id() && !run.finished()).map(RunRepository.Run::id).findFirst(),
+                house.barsAt(ref, record.id()))).toList());
         model.addAttribute("atPlace", atPlace);
-        model.addAttribute("hubs", runs.hubsOf(ref).stream().map(hub -> new HubLine(hub, runs.hub(ref, hub.key()).orElse(null), runs.hubOrder(ref, hub),
-                all.stream().filter(run -> run.hubId() > 0 && !run.finished() && runs.hub(ref, hub.key()).filter(own -> own.id() == run.hubId()).isPresent()).map(RunRepository.Run::id).findFirst())).toList());
+        model.addAttribute("hubs",
+                runs.hubsOf(ref).stream().map(hub -> new HubLine(hub, runs.hub(ref, hub.key()).orElse(null), runs.hubOrder(ref, hub),
+                        all.stream()
+                                .filter(run -> run.hubId() > 0 && !run.finished()
+                                        && runs.hub(ref, hub.key()).filter(own -> own.id() == run.hubId()).isPresent())
+                                .map(RunRepository.Run::id).findFirst()))
+                        .toList());
         model.addAttribute("phone", phone);
         model.addAttribute("phones", PhoneKind.values());
         model.addAttribute("devices", devices(ref, runs.openOnes(ref)));
@@ -96,13 +104,19 @@ class PairController {
         OffsetDateTime now = OffsetDateTime.now(clock);
         Map<String, Long> numbers = new HashMap<>();
         open.forEach(run -> numbers.put(run.deviceName(), run.run().id()));
-        return Attention.of(open.stream().map(run -> new Attention.Device(run.deviceName(), run.state().step(), RunView.elapsed(run.state(), now), runs.waitsForHub(ref, run))).toList()).stream()
+        return Attention
+                .of(open.stream()
+                        .map(run -> new Attention.Device(run.deviceName(), run.state().step(), RunView.elapsed(run.state(), now),
+                                runs.waitsForHub(ref, run)))
+                        .toList())
+                .stream()
                 .map(attention -> RunView.line(attention, numbers.get(attention.device()))).toList();
     }
 
     @PostMapping("/households/{household}/pair/runs")
     String start(HouseholdRef ref, @RequestParam("camera") long cameraId, @RequestParam PairingMethod.Way way,
-            @RequestParam(defaultValue = "THROUGH_SETTINGS") PhoneKind phone, @RequestParam(defaultValue = "false") boolean atPlace, @RequestParam(defaultValue = "false") boolean bench) {
+            @RequestParam(defaultValue = "THROUGH_SETTINGS") PhoneKind phone, @RequestParam(defaultValue = "false") boolean atPlace,
+            @RequestParam(defaultValue = "false") boolean bench) {
         return toRun(ref, runs.start(ref, cameraId, way, phone, atPlace, bench));
     }
 
@@ -121,10 +135,15 @@ class PairController {
 
     /** In which state the device is by a light and a voice that are none of the answers. */
     @PostMapping("/households/{household}/pair/runs/{run}/seen")
-    String seen(HouseholdRef ref, @PathVariable("run") long runId, @RequestParam Cue.Light light, @RequestParam Cue.Rhythm rhythm, @RequestParam(defaultValue = "") String voice, RedirectAttributes flash) {
+    String seen(HouseholdRef ref, @PathVariable("run") long runId, @RequestParam Cue.Light light, @RequestParam Cue.Rhythm rhythm,
+            @RequestParam(defaultValue = "") String voice, RedirectAttributes flash) {
         Runs.Open open = runs.open(ref, runId);
-        flash.addFlashAttribute("belief", BeliefView.of(open, OffsetDateTime.now(clock), new StateBelief.Seen(light, rhythm, voice.isBlank() ? Optional.empty() : Optional.of(voice.strip())),
-                Stream.concat(runs.hubOf(open).stream(), cameras.records(ref.id()).stream().filter(record -> record.id() != open.run().cameraId()).map(record -> (Joinable) record.camera().model())).toList()));
+        flash.addFlashAttribute("belief",
+                BeliefView.of(open, OffsetDateTime.now(clock),
+                        new StateBelief.Seen(light, rhythm, voice.isBlank() ? Optional.empty() : Optional.of(voice.strip())),
+                        Stream.concat(runs.hubOf(open).stream(), cameras.records(ref.id()).stream()
+                                .filter(record -> record.id() != open.run().cameraId()).map(record -> (Joinable) record.camera().model()))
+                                .toList()));
         return toRun(ref, runId);
     }
 
@@ -209,7 +228,8 @@ class PairController {
         model.addAttribute("run", RunView.of(open, OffsetDateTime.now(clock), clock.getZone()));
         model.addAttribute("devices", lines(ref, open));
         model.addAttribute("meanwhile", meanwhile(ref, open));
-        model.addAttribute("otherWays", open.state().changeMethod() ? runs.orderOf(ref, open).ways().stream().filter(way -> way.way() != open.run().way()).toList() : List.of());
+        model.addAttribute("otherWays", open.state().changeMethod()
+                ? runs.orderOf(ref, open).ways().stream().filter(way -> way.way() != open.run().way()).toList() : List.of());
         RunPage.addForm(model, open, () -> runs.suggestPassword(open.device()), () -> runs.suggestName(ref, open));
         return "run";
     }
@@ -219,7 +239,9 @@ class PairController {
         List<RunView.DeviceLine> lines = new ArrayList<>(devices(ref, runs.openOnes(ref)));
         for (CameraRepository.Record record : cameras.records(ref.id())) {
             if (lines.stream().noneMatch(line -> line.name().equals(record.camera().name()))) {
-                lines.add(new RunView.DeviceLine(record.camera().name(), record.camera().ownPassword() ? "joined, own password" : record.camera().joined() ? "joined, still on its factory password" : "waiting its turn",
+                lines.add(new RunView.DeviceLine(record.camera().name(),
+                        record.camera().ownPassword() ? "joined, own password"
+                                : record.camera().joined() ? "joined, still on its factory password" : "waiting its turn",
                         record.camera().joined() ? "done" : "waiting", 0, 0));
             }
         }
@@ -230,7 +252,10 @@ class PairController {
         if (open.state().step().expected().compareTo(WORTH_USING) < 0) {
             return List.of();
         }
-        List<String> waiting = cameras.records(ref.id()).stream().filter(record -> !record.camera().joined() && record.id() != open.run().cameraId()).map(record -> record.camera().name()).toList();
-        return Meanwhile.of(open.camera().filter(camera -> camera.serial() == null).isEmpty(), open.device().setUp().stickerPlace(), waiting, runs.thingsToRejoin(ref));
+        List<String> waiting
+                = cameras.records(ref.id()).stream().filter(record -> !record.camera().joined() && record.id() != open.run().cameraId())
+                        .map(record -> record.camera().name()).toList();
+        return Meanwhile.of(open.camera().filter(camera -> camera.serial() == null).isEmpty(), open.device().setUp().stickerPlace(),
+                waiting, runs.thingsToRejoin(ref));
     }
 }

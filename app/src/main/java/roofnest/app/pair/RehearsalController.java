@@ -44,12 +44,14 @@ class RehearsalController {
 
     @GetMapping("/rehearsals")
     String room(@AuthenticationPrincipal Staff staff, Model model) {
-        model.addAttribute("room", RoomView.of(rehearsals.exercises(), rehearsals.of(staff), rehearsals.doneBy(staff), staff.name(), clock.getZone()));
+        model.addAttribute("room",
+                RoomView.of(rehearsals.exercises(), rehearsals.of(staff), rehearsals.doneBy(staff), staff.name(), clock.getZone()));
         return "rehearsals";
     }
 
     @PostMapping("/rehearsals")
-    String start(@AuthenticationPrincipal Staff staff, @RequestParam(defaultValue = "1") int exercise, @RequestParam(defaultValue = "false") boolean surprise, @RequestParam(defaultValue = "4") int speed) {
+    String start(@AuthenticationPrincipal Staff staff, @RequestParam(defaultValue = "1") int exercise,
+            @RequestParam(defaultValue = "false") boolean surprise, @RequestParam(defaultValue = "4") int speed) {
         return toRun(rehearsals.start(staff, exercise, surprise, speed));
     }
 
@@ -71,7 +73,8 @@ class RehearsalController {
     }
 
     @PostMapping("/rehearsals/{rehearsal}/answer")
-    String answer(@AuthenticationPrincipal Staff staff, @PathVariable("rehearsal") long id, @RequestParam String step, @RequestParam String answer) {
+    String answer(@AuthenticationPrincipal Staff staff, @PathVariable("rehearsal") long id, @RequestParam String step,
+            @RequestParam String answer) {
         rehearsals.answer(staff, id, step, answer);
         return toRun(id);
     }
@@ -95,7 +98,8 @@ class RehearsalController {
     }
 
     @PostMapping("/rehearsals/{rehearsal}/fill")
-    String fill(@AuthenticationPrincipal Staff staff, @PathVariable("rehearsal") long id, @RequestParam String step, @RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
+    String fill(@AuthenticationPrincipal Staff staff, @PathVariable("rehearsal") long id, @RequestParam String step,
+            @RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
         Form form = new Form(values);
         rehearsals.fill(staff, id, step, form);
         if (!form.ok()) {
@@ -113,10 +117,12 @@ class RehearsalController {
 
     @PostMapping("/rehearsals/{rehearsal}/seen")
     String seen(
-            @AuthenticationPrincipal Staff staff, @PathVariable("rehearsal") long id, @RequestParam Cue.Light light, @RequestParam Cue.Rhythm rhythm, @RequestParam(defaultValue = "") String voice,
+            @AuthenticationPrincipal Staff staff, @PathVariable("rehearsal") long id, @RequestParam Cue.Light light,
+            @RequestParam Cue.Rhythm rhythm, @RequestParam(defaultValue = "") String voice,
             RedirectAttributes flash) {
         Runs.Open open = rehearsals.sheet(staff, id).open();
-        flash.addFlashAttribute("belief", BeliefView.of(open, OffsetDateTime.now(clock), StateBelief.Seen.of(new Cue(light, rhythm, voice.isBlank() ? null : voice.strip())), List.of()));
+        flash.addFlashAttribute("belief", BeliefView.of(open, OffsetDateTime.now(clock),
+                StateBelief.Seen.of(new Cue(light, rhythm, voice.isBlank() ? null : voice.strip())), List.of()));
         return toRun(id);
     }
 

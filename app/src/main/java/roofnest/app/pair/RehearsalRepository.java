@@ -30,8 +30,14 @@ class RehearsalRepository {
         this.clock = clock;
     }
 
-    /** @param exercise 0 when a job is rehearsed @param job its name; null for a set exercise @param hidden faults beside those of the story @param minutes of its virtual clock; null until it is over */
-    record Rehearsal(long id, String person, int exercise, String job, Set<Fault> hidden, int speed, OffsetDateTime startedAt, OffsetDateTime overAt, Double minutes, Double shortest, Integer wrong) {
+    /**
+     * @param exercise 0 when a job is rehearsed
+     * @param job its name; null for a set exercise
+     * @param hidden faults beside those of the story
+     * @param minutes of its virtual clock; null until it is over
+     */
+    record Rehearsal(long id, String person, int exercise, String job, Set<Fault> hidden, int speed, OffsetDateTime startedAt,
+            OffsetDateTime overAt, Double minutes, Double shortest, Integer wrong) {
         boolean over() {
             return overAt != null;
         }
@@ -39,10 +45,10 @@ class RehearsalRepository {
 
     long start(long firmId, String person, int exercise, Set<Fault> hidden, int speed) {
         return jdbc.sql("""
-                insert into rehearsal (firm_id, person, exercise, faults, speed, started_at)
-                values (:firm, :person, :exercise, :faults, :speed, :now)
-                returning id
-                """)
+            insert into rehearsal (firm_id, person, exercise, faults, speed, started_at)
+            values (:firm, :person, :exercise, :faults, :speed, :now)
+            returning id
+            """)
                 .param("firm", firmId)
                 .param("person", person)
                 .param("exercise", exercise)
@@ -57,10 +63,10 @@ class RehearsalRepository {
 
     long startJob(long firmId, String person, String job, List<JobPart> parts, Set<Fault> hidden, int speed) {
         long id = jdbc.sql("""
-                insert into rehearsal (firm_id, person, job, faults, speed, started_at)
-                values (:firm, :person, :job, :faults, :speed, :now)
-                returning id
-                """)
+            insert into rehearsal (firm_id, person, job, faults, speed, started_at)
+            values (:firm, :person, :job, :faults, :speed, :now)
+            returning id
+            """)
                 .param("firm", firmId)
                 .param("person", person)
                 .param("job", job)
@@ -70,10 +76,12 @@ class RehearsalRepository {
                 .query(Long.class).single();
         for (int i = 0; i < parts.size(); i++) {
             JobPart part = parts.get(i);
-            jdbc.sql("""
-                    insert into rehearsal_part (rehearsal_id, part, model_key, hub, way, network_name, suits, isolated, push_button, address, phone)
-                    values (:id, :part, :model, :hub, :way, :network, :suits, :isolated, :pushButton, :address, :phone)
-                    """)
+            jdbc.sql(
+                    """
+                        insert into rehearsal_part (rehearsal_id, part, model_key, hub, way, network_name, suits, isolated, push_button,
+                                                address, phone)
+                        values (:id, :part, :model, :hub, :way, :network, :suits, :isolated, :pushButton, :address, :phone)
+                        """)
                     .param("id", id)
                     .param("part", i)
                     .param("model", part.modelKey())
@@ -92,14 +100,18 @@ class RehearsalRepository {
 
     List<JobPart> jobParts(long rehearsalId) {
         return jdbc.sql("select * from rehearsal_part where rehearsal_id = :id order by part").param("id", rehearsalId)
-                .query((row, n) -> new JobPart(row.getString("model_key"), row.getBoolean("hub"), PairingMethod.Way.valueOf(row.getString("way")),
-                        new Place(row.getString("network_name"), row.getBoolean("suits"), row.getBoolean("isolated"), row.getBoolean("push_button"), false, row.getString("address") != null,
-                                PhoneKind.valueOf(row.getString("phone"))), row.getString("address")))
+                .query((row, n) -> new JobPart(row.getString("model_key"), row.getBoolean("hub"),
+                        PairingMethod.Way.valueOf(row.getString("way")),
+                        new Place(row.getString("network_name"), row.getBoolean("suits"), row.getBoolean("isolated"),
+                                row.getBoolean("push_button"), false, row.getString("address") != null,
+                                PhoneKind.valueOf(row.getString("phone"))),
+                        row.getString("address")))
                 .list();
     }
 
     Optional<Rehearsal> find(long firmId, long id) {
-        return jdbc.sql("select * from rehearsal where firm_id = :firm and id = :id").param("firm", firmId).param("id", id).query(RehearsalRepository::rehearsal).optional();
+        return jdbc.sql("select * from rehearsal where firm_id = :firm and id = :id").param("firm", firmId).param("id", id)
+                .query(RehearsalRepository::rehearsal).optional();
     }
 
     /** Keeps every other change of it waiting until the transaction ends. */
@@ -108,11 +120,14 @@ class RehearsalRepository {
     }
 
     List<Rehearsal> of(long firmId) {
-        return jdbc.sql("select * from rehearsal where firm_id = :firm order by id desc limit 500").param("firm", firmId).query(RehearsalRepository::rehearsal).list();
+        return jdbc.sql("select * from rehearsal where firm_id = :firm order by id desc limit 500").param("firm", firmId)
+                .query(RehearsalRepository::rehearsal).list();
     }
 
     void over(long id, double minutes, double shortest, int wrong) {
-        jdbc.sql("update rehearsal set over_at = :now, minutes = :minutes, shortest = :shortest, wrong = :wrong where id = :id and over_at is null")
+        jdbc.sql(
+                "update rehearsal set over_at = :now, minutes = :minutes, shortest = :shortest, wrong = :wrong where id = :id "
+                        + "and over_at is null")
                 .param("now", OffsetDateTime.now(clock))
                 .param("minutes", minutes)
                 .param("shortest", shortest)
@@ -123,7 +138,9 @@ class RehearsalRepository {
 
     private static Rehearsal rehearsal(ResultSet row, int n) throws SQLException {
         Set<Fault> hidden = Arrays.stream((String[]) row.getArray("faults").getArray()).map(Fault::valueOf).collect(Collectors.toSet());
-        return new Rehearsal(row.getLong("id"), row.getString("person"), row.getInt("exercise"), row.getString("job"), hidden, row.getInt("speed"), row.getObject("started_at", OffsetDateTime.class),
-                row.getObject("over_at", OffsetDateTime.class), row.getObject("minutes", Double.class), row.getObject("shortest", Double.class), row.getObject("wrong", Integer.class));
+        return new Rehearsal(row.getLong("id"), row.getString("person"), row.getInt("exercise"), row.getString("job"), hidden,
+                row.getInt("speed"), row.getObject("started_at", OffsetDateTime.class),
+                row.getObject("over_at", OffsetDateTime.class), row.getObject("minutes", Double.class),
+                row.getObject("shortest", Double.class), row.getObject("wrong", Integer.class));
     }
 }

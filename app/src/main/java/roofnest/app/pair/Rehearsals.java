@@ -52,7 +52,8 @@ class Rehearsals {
     private final Clock clock;
     private final SecureRandom random;
 
-    Rehearsals(RehearsalRepository rehearsals, RunRepository runs, RunForms forms, Runs jobs, Models models, Catalogue catalogue, Clock clock, SecureRandom random) {
+    Rehearsals(RehearsalRepository rehearsals, RunRepository runs, RunForms forms, Runs jobs, Models models, Catalogue catalogue,
+            Clock clock, SecureRandom random) {
         this.rehearsals = rehearsals;
         this.runs = runs;
         this.forms = forms;
@@ -119,11 +120,14 @@ class Rehearsals {
     }
 
     private Exercise ofJob(String title, List<RehearsalRepository.JobPart> parts) {
-        return new Exercise(0, title, "The job as it stood when the rehearsal began: its network, its cameras, its hub.", parts.stream().map(part -> {
-            Joinable device = part.hub() ? models.hub(part.modelKey()) : models.get(part.modelKey());
-            Setting setting = new Setting(device, part.place().networkName(), part.place().phone(), device instanceof DeviceModel model ? models.hubOf(model) : Optional.empty(), Optional.ofNullable(part.address()), List.of());
-            return new Exercise.Part(device, part.way(), setting, part.place(), Set.of());
-        }).toList(), "");
+        return new Exercise(0, title, "The job as it stood when the rehearsal began: its network, its cameras, its hub.",
+                parts.stream().map(part -> {
+                    Joinable device = part.hub() ? models.hub(part.modelKey()) : models.get(part.modelKey());
+                    Setting setting = new Setting(device, part.place().networkName(), part.place().phone(),
+                            device instanceof DeviceModel model ? models.hubOf(model) : Optional.empty(),
+                            Optional.ofNullable(part.address()), List.of());
+                    return new Exercise.Part(device, part.way(), setting, part.place(), Set.of());
+                }).toList(), "");
     }
 
     private Exercise exerciseOf(RehearsalRepository.Rehearsal rehearsal) {
@@ -151,7 +155,8 @@ class Rehearsals {
         List<RunEvent> events = runs.events(run.id());
         RunRepository.Acts acts = actsOf(rehearsal.id(), run.part());
         Bench bench = Bench.replay(part.device(), part.place(), acts.acts(), acts.clockMs(OffsetDateTime.now(clock), rehearsal.speed()));
-        return new Runs.Open(run, part.device().fullName(), part.device(), Optional.empty(), script, RunState.replay(script, events), events, Optional.of(bench), rehearsal.speed());
+        return new Runs.Open(run, part.device().fullName(), part.device(), Optional.empty(), script, RunState.replay(script, events),
+                events, Optional.of(bench), rehearsal.speed());
     }
 
     /** A part that was given up for another way goes on on the same bench. */
@@ -207,7 +212,8 @@ class Rehearsals {
     @Transactional
     void handsOn(Staff staff, long id) {
         change(staff, id, sheet -> sheet.open().state().step().act().ifPresent(
-                act -> runs.add(sheet.open().run().id(), new BenchAct.Hands(notBefore(sheet, SimulatedInstaller.handsMs(sheet.open().state().step())), act, sheet.open().run().way()))));
+                act -> runs.add(sheet.open().run().id(), new BenchAct.Hands(
+                        notBefore(sheet, SimulatedInstaller.handsMs(sheet.open().state().step())), act, sheet.open().run().way()))));
     }
 
     @Transactional
@@ -222,7 +228,8 @@ class Rehearsals {
             Runs.requireStep(sheet.open(), stepId);
             forms.rehearse(sheet.open().device(), sheet.open().state().step().form(), form)
                     .ifPresent(note -> {
-                        runs.add(sheet.open().run().id(), new BenchAct.Waited(notBefore(sheet, sheet.open().state().step().expected().toMillis())));
+                        runs.add(sheet.open().run().id(),
+                                new BenchAct.Waited(notBefore(sheet, sheet.open().state().step().expected().toMillis())));
                         runs.add(sheet.open().run().id(), new RunEvent.Filled(clock.instant(), staff.name(), stepId, note));
                     });
         });
@@ -243,7 +250,8 @@ class Rehearsals {
     /** What else can be tried in the exercise's house. */
     List<MethodOrder.Ranked> otherWays(Sheet sheet) {
         Exercise.Part part = sheet.exercise().parts().get(sheet.part());
-        MethodOrder.Here here = new MethodOrder.Here(part.place().pushButton(), part.place().isolated(), part.setting().hub().isPresent(), true, true);
+        MethodOrder.Here here
+                = new MethodOrder.Here(part.place().pushButton(), part.place().isolated(), part.setting().hub().isPresent(), true, true);
         return MethodOrder.of(part.device(), here, Map.of()).ways().stream().filter(way -> way.way() != sheet.open().run().way()).toList();
     }
 
@@ -263,10 +271,12 @@ class Rehearsals {
         if (after.open().state().finished()) {
             runs.finish(after.open().run().id());
             if (after.part() + 1 < after.exercise().parts().size()) {
-                begin(id, after.exercise(), after.part() + 1, after.exercise().faultsByPart(after.rehearsal().hidden()).get(after.part() + 1), staff.name());
+                begin(id, after.exercise(), after.part() + 1,
+                        after.exercise().faultsByPart(after.rehearsal().hidden()).get(after.part() + 1), staff.name());
             } else {
                 List<PartDebrief> parts = debrief(after.rehearsal(), after.exercise());
-                rehearsals.over(id, parts.stream().mapToDouble(part -> part.own().minutes()).sum(), parts.stream().mapToDouble(part -> part.shortest().minutes()).sum(),
+                rehearsals.over(id, parts.stream().mapToDouble(part -> part.own().minutes()).sum(),
+                        parts.stream().mapToDouble(part -> part.shortest().minutes()).sum(),
                         parts.stream().mapToInt(part -> part.own().wrong().size()).sum());
             }
         }
@@ -279,10 +289,14 @@ class Rehearsals {
         for (int i = 0; i < exercise.parts().size(); i++) {
             int index = i;
             RunRepository.Acts acts = actsOf(rehearsal.id(), i);
-            List<Debrief.Played> played = all.stream().filter(run -> run.part() == index).map(run -> new Debrief.Played(run.way(), runs.events(run.id()).stream()
-                    .map(event -> new Debrief.Moment(acts.clockMs(event.at().atOffset(ZoneOffset.UTC), rehearsal.speed()), event)).toList())).toList();
+            List<Debrief.Played> played = all.stream().filter(run -> run.part() == index)
+                    .map(run -> new Debrief.Played(run.way(), runs.events(run.id()).stream()
+                            .map(event -> new Debrief.Moment(acts.clockMs(event.at().atOffset(ZoneOffset.UTC), rehearsal.speed()), event))
+                            .toList()))
+                    .toList();
             if (!played.isEmpty()) {
-                parts.add(new PartDebrief(exercise.parts().get(i), Debrief.of(exercise.parts().get(i), acts.acts(), played), SimulatedInstaller.play(exercise.parts().get(i), faults.get(i))));
+                parts.add(new PartDebrief(exercise.parts().get(i), Debrief.of(exercise.parts().get(i), acts.acts(), played),
+                        SimulatedInstaller.play(exercise.parts().get(i), faults.get(i))));
             }
         }
         return parts;
@@ -290,7 +304,9 @@ class Rehearsals {
 
     /** What a tap does at once takes hands their time on site: never sooner than that after the step was reached. */
     private long notBefore(Sheet sheet, long handsMs) {
-        long reached = sheet.open().state().since().map(since -> actsOf(sheet.rehearsal().id(), sheet.part()).clockMs(since.atOffset(ZoneOffset.UTC), sheet.rehearsal().speed())).orElse(0L);
+        long reached = sheet.open().state().since().map(
+                since -> actsOf(sheet.rehearsal().id(), sheet.part()).clockMs(since.atOffset(ZoneOffset.UTC), sheet.rehearsal().speed()))
+                .orElse(0L);
         return Math.max(clockOf(sheet), reached + handsMs);
     }
 

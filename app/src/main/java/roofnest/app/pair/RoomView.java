@@ -31,42 +31,59 @@ record RoomView(Optional<Row> next, String why, List<Row> exercises, List<Person
 
     record Open(long id, String title, String person, String since) {}
 
-    static RoomView of(List<Exercise> exercises, List<RehearsalRepository.Rehearsal> all, List<Progress.Done> mine, String me, ZoneId zone) {
+    static RoomView of(List<Exercise> exercises, List<RehearsalRepository.Rehearsal> all, List<Progress.Done> mine, String me,
+            ZoneId zone) {
         List<Row> rows = exercises.stream().map(exercise -> row(exercise, mine)).toList();
         Optional<Exercise> next = Progress.next(mine, exercises);
-        String why = next.map(exercise -> why(exercise, mine, exercises)).orElse("Every exercise is mastered. Take any of them with a hidden fault.");
+        String why = next.map(exercise -> why(exercise, mine, exercises))
+                .orElse("Every exercise is mastered. Take any of them with a hidden fault.");
         Map<String, List<RehearsalRepository.Rehearsal>> byPerson = new LinkedHashMap<>();
-        all.stream().filter(RehearsalRepository.Rehearsal::over).forEach(each -> byPerson.computeIfAbsent(each.person(), person -> new ArrayList<>()).add(each));
-        return new RoomView(next.map(exercise -> row(exercise, mine)), why, rows, byPerson.entrySet().stream().map(entry -> person(entry.getKey(), entry.getValue(), exercises)).toList(),
+        all.stream().filter(RehearsalRepository.Rehearsal::over)
+                .forEach(each -> byPerson.computeIfAbsent(each.person(), person -> new ArrayList<>()).add(each));
+        return new RoomView(next.map(exercise -> row(exercise, mine)), why, rows,
+                byPerson.entrySet().stream().map(entry -> person(entry.getKey(), entry.getValue(), exercises)).toList(),
                 all.stream().filter(each -> !each.over() && each.person().equals(me)).limit(5)
-                        .map(each -> new Open(each.id(), each.job() == null ? title(exercises, each.exercise()) : each.job(), each.person(), each.startedAt().atZoneSameInstant(zone).format(WHEN))).toList());
+                        .map(each -> new Open(each.id(), each.job() == null ? title(exercises, each.exercise()) : each.job(), each.person(),
+                                each.startedAt().atZoneSameInstant(zone).format(WHEN)))
+                        .toList());
     }
 
     private static String why(Exercise exercise, List<Progress.Done> mine, List<Exercise> exercises) {
         if (mine.isEmpty()) {
             return "The easiest to begin with: the run says each move, the bench shows what it does.";
         }
-        Optional<Fault> weakest = weakest(mine, exercises).filter(fault -> exercise.applicable().contains(fault) || exercise.parts().stream().anyMatch(part -> part.faults().contains(fault)));
-        return "Level " + exercise.level() + ", not mastered yet" + weakest.map(fault -> ", and it can meet what went wrong most: " + lower(fault.words())).orElse("") + ".";
+        Optional<Fault> weakest = weakest(mine, exercises).filter(fault -> exercise.applicable().contains(fault)
+                || exercise.parts().stream().anyMatch(part -> part.faults().contains(fault)));
+        return "Level " + exercise.level() + ", not mastered yet"
+                + weakest.map(fault -> ", and it can meet what went wrong most: " + lower(fault.words())).orElse("") + ".";
     }
 
     private static Row row(Exercise exercise, List<Progress.Done> mine) {
         List<Progress.Done> own = mine.stream().filter(done -> done.exercise() == exercise.number()).toList();
         String best = own.stream().min(Comparator.comparingInt(Progress.Done::wrongMoves).thenComparingDouble(Progress.Done::minutes))
-                .map(done -> Numbers.fixed(done.minutes(), 0) + " min of " + Numbers.fixed(done.shortestMinutes(), 0) + " at best, " + (done.wrongMoves() == 0 ? "no wrong move" : done.wrongMoves() + (done.wrongMoves() == 1 ? " wrong move" : " wrong moves"))).orElse("");
-        return new Row(exercise.number(), exercise.title(), exercise.story(), exercise.level(), String.join(", ", exercise.parts().stream().map(part -> part.device().fullName() + " by " + part.way().words()).toList()), best,
+                .map(done -> Numbers.fixed(done.minutes(), 0) + " min of " + Numbers.fixed(done.shortestMinutes(), 0) + " at best, "
+                        + (done.wrongMoves() == 0 ? "no wrong move"
+                                : done.wrongMoves() + (done.wrongMoves() == 1 ? " wrong move" : " wrong moves")))
+                .orElse("");
+        return new Row(exercise.number(), exercise.title(), exercise.story(), exercise.level(),
+                String.join(", ", exercise.parts().stream().map(part -> part.device().fullName() + " by " + part.way().words()).toList()),
+                best,
                 own.stream().anyMatch(Progress.Done::mastered));
     }
 
     private static Person person(String name, List<RehearsalRepository.Rehearsal> over, List<Exercise> exercises) {
-        List<Progress.Done> done = over.stream().map(each -> new Progress.Done(each.exercise(), each.hidden(), each.minutes(), each.shortest(), each.wrong())).toList();
+        List<Progress.Done> done = over.stream()
+                .map(each -> new Progress.Done(each.exercise(), each.hidden(), each.minutes(), each.shortest(), each.wrong())).toList();
         double lost = done.stream().mapToDouble(each -> Math.max(0, each.minutes() - each.shortestMinutes())).sum();
-        return new Person(name, done.size(), (int) done.stream().filter(Progress.Done::mastered).map(Progress.Done::exercise).distinct().count(), Numbers.fixed(lost, 0) + " min",
+        return new Person(name, done.size(),
+                (int) done.stream().filter(Progress.Done::mastered).map(Progress.Done::exercise).distinct().count(),
+                Numbers.fixed(lost, 0) + " min",
                 weakest(done, exercises).map(Fault::words).orElse("nothing yet"));
     }
 
     private static Optional<Fault> weakest(List<Progress.Done> done, List<Exercise> exercises) {
-        return Progress.weakness(done, exercises).entrySet().stream().filter(entry -> entry.getValue() > 0).max(Map.Entry.comparingByValue()).map(Map.Entry::getKey);
+        return Progress.weakness(done, exercises).entrySet().stream().filter(entry -> entry.getValue() > 0)
+                .max(Map.Entry.comparingByValue()).map(Map.Entry::getKey);
     }
 
     private static String title(List<Exercise> exercises, int number) {

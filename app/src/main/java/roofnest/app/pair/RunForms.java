@@ -77,14 +77,16 @@ class RunForms {
         if (!form.raw("clockSet").equals("true")) {
             form.fault("clockSet", "Set its clock and zone, then tick this.");
         }
-        String recovery = device.setUp().recovery() == Recovery.MAIL ? form.email("recoveryAddress", "the householder's own address for its recovery") : null;
+        String recovery = device.setUp().recovery() == Recovery.MAIL
+                ? form.email("recoveryAddress", "the householder's own address for its recovery") : null;
         return form.ok() ? Optional.of(new Settled(firmware, recovery)) : Optional.empty();
     }
 
     private record Sticker(String serial, String kept) {}
 
     private static Optional<Sticker> sticker(Form form) {
-        Sticker sticker = new Sticker(form.text("serial", "the serial from the sticker", 40), form.text("stickerKept", "where the sticker is kept", 120));
+        Sticker sticker = new Sticker(form.text("serial", "the serial from the sticker", 40),
+                form.text("stickerKept", "where the sticker is kept", 120));
         return form.ok() ? Optional.of(sticker) : Optional.empty();
     }
 

@@ -40,7 +40,8 @@ class RunRepository {
     }
 
     record Run(
-            long id, long cameraId, long hubId, PairingMethod.Way way, PhoneKind phone, String networkName, boolean bench, OffsetDateTime startedAt, String startedBy,
+            long id, long cameraId, long hubId, PairingMethod.Way way, PhoneKind phone, String networkName, boolean bench,
+            OffsetDateTime startedAt, String startedBy,
             OffsetDateTime finishedAt, boolean givenUp, int part, boolean atPlace) {
         boolean finished() {
             return finishedAt != null;
@@ -66,10 +67,10 @@ class RunRepository {
     /** Part of a set exercise. */
     long startPart(long rehearsalId, int part, PairingMethod.Way way, PhoneKind phone, String networkName, String by) {
         return jdbc.sql("""
-                insert into run (rehearsal_id, part, way, phone, network_name, bench, started_at, started_by)
-                values (:rehearsal, :part, :way, :phone, :networkName, true, :now, :by)
-                returning id
-                """)
+            insert into run (rehearsal_id, part, way, phone, network_name, bench, started_at, started_by)
+            values (:rehearsal, :part, :way, :phone, :networkName, true, :now, :by)
+            returning id
+            """)
                 .param("rehearsal", rehearsalId)
                 .param("part", part)
                 .param("way", way.name())
@@ -84,12 +85,13 @@ class RunRepository {
         return jdbc.sql("select * from run where rehearsal_id = :id order by id").param("id", rehearsalId).query(RunRepository::run).list();
     }
 
-    long start(long householdId, long cameraId, PairingMethod.Way way, PhoneKind phone, boolean atPlace, String networkName, boolean bench, String by) {
+    long start(long householdId, long cameraId, PairingMethod.Way way, PhoneKind phone, boolean atPlace, String networkName, boolean bench,
+            String by) {
         return jdbc.sql("""
-                insert into run (household_id, camera_id, way, phone, at_place, network_name, bench, started_at, started_by)
-                values (:householdId, :cameraId, :way, :phone, :atPlace, :networkName, :bench, :now, :by)
-                returning id
-                """)
+            insert into run (household_id, camera_id, way, phone, at_place, network_name, bench, started_at, started_by)
+            values (:householdId, :cameraId, :way, :phone, :atPlace, :networkName, :bench, :now, :by)
+            returning id
+            """)
                 .param("phone", phone.name())
                 .param("atPlace", atPlace)
                 .param("householdId", householdId)
@@ -104,10 +106,10 @@ class RunRepository {
 
     long startHub(long householdId, long hubId, PairingMethod.Way way, PhoneKind phone, String networkName, boolean bench, String by) {
         return jdbc.sql("""
-                insert into run (household_id, hub_id, way, phone, network_name, bench, started_at, started_by)
-                values (:householdId, :hubId, :way, :phone, :networkName, :bench, :now, :by)
-                returning id
-                """)
+            insert into run (household_id, hub_id, way, phone, network_name, bench, started_at, started_by)
+            values (:householdId, :hubId, :way, :phone, :networkName, :bench, :now, :by)
+            returning id
+            """)
                 .param("householdId", householdId)
                 .param("hubId", hubId)
                 .param("way", way.name())
@@ -158,22 +160,26 @@ class RunRepository {
     Map<PairingMethod.Way, MethodOrder.Log> log(long firmId, String modelKey, PhoneKind phone) {
         record Done(PairingMethod.Way way, boolean worked, boolean sameFamily, double minutes) {}
         Map<PairingMethod.Way, List<Done>> byWay = jdbc.sql("""
-                select run.way, run.given_up_at is null as worked, run.phone = :phone as same_family,
-                       extract(epoch from run.finished_at - run.started_at) / 60 as minutes
-                from run
-                join camera on camera.id = run.camera_id
-                join household on household.id = run.household_id
-                where household.firm_id = :firm and camera.model_key = :model and run.finished_at is not null and not run.bench
-                """)
+            select run.way, run.given_up_at is null as worked, run.phone = :phone as same_family,
+                   extract(epoch from run.finished_at - run.started_at) / 60 as minutes
+            from run
+            join camera on camera.id = run.camera_id
+            join household on household.id = run.household_id
+            where household.firm_id = :firm and camera.model_key = :model and run.finished_at is not null and not run.bench
+            """)
                 .param("firm", firmId)
                 .param("model", modelKey)
                 .param("phone", phone.name())
-                .query((row, n) -> new Done(PairingMethod.Way.valueOf(row.getString("way")), row.getBoolean("worked"), row.getBoolean("same_family"), row.getDouble("minutes"))).list()
+                .query((row, n) -> new Done(PairingMethod.Way.valueOf(row.getString("way")), row.getBoolean("worked"),
+                        row.getBoolean("same_family"), row.getDouble("minutes")))
+                .list()
                 .stream().collect(Collectors.groupingBy(Done::way));
         Map<PairingMethod.Way, MethodOrder.Log> logs = new EnumMap<>(PairingMethod.Way.class);
         byWay.forEach((way, done) -> logs.put(way, new MethodOrder.Log(
-                new MethodOrder.Counts((int) done.stream().filter(Done::worked).count(), (int) done.stream().filter(each -> !each.worked()).count()),
-                new MethodOrder.Counts((int) done.stream().filter(each -> each.worked() && each.sameFamily()).count(), (int) done.stream().filter(each -> !each.worked() && each.sameFamily()).count()),
+                new MethodOrder.Counts((int) done.stream().filter(Done::worked).count(),
+                        (int) done.stream().filter(each -> !each.worked()).count()),
+                new MethodOrder.Counts((int) done.stream().filter(each -> each.worked() && each.sameFamily()).count(),
+                        (int) done.stream().filter(each -> !each.worked() && each.sameFamily()).count()),
                 done.stream().filter(each -> each.worked() && each.minutes() <= LEFT_LYING_MINUTES).map(Done::minutes).toList())));
         return logs;
     }
@@ -207,10 +213,10 @@ class RunRepository {
             kind = "UNDONE";
         }
         jdbc.sql("""
-                insert into run_event (run_id, seq, kind, step_id, answer_id, note, at, by_name)
-                select :runId, coalesce(max(seq), 0) + 1, :kind, :step, :answer, :note, :at, :by
-                from run_event where run_id = :runId
-                """)
+            insert into run_event (run_id, seq, kind, step_id, answer_id, note, at, by_name)
+            select :runId, coalesce(max(seq), 0) + 1, :kind, :step, :answer, :note, :at, :by
+            from run_event where run_id = :runId
+            """)
                 .param("runId", runId)
                 .param("kind", kind)
                 .param("step", step, Types.VARCHAR)
@@ -231,12 +237,13 @@ class RunRepository {
 
     void add(long runId, BenchAct act) {
         String kind = act instanceof BenchAct.Hands ? "HANDS" : act instanceof BenchAct.Set ? "FAULT" : "WAITED";
-        String what = act instanceof BenchAct.Hands hands ? hands.act().name() + " " + hands.way().name() : act instanceof BenchAct.Set set ? set.fault().name() : null;
+        String what = act instanceof BenchAct.Hands hands ? hands.act().name() + " " + hands.way().name()
+                : act instanceof BenchAct.Set set ? set.fault().name() : null;
         jdbc.sql("""
-                insert into bench_act (run_id, seq, kind, what, at_ms, stored_at)
-                select :runId, coalesce(max(seq), 0) + 1, :kind, :what, :atMs, :now
-                from bench_act where run_id = :runId
-                """)
+            insert into bench_act (run_id, seq, kind, what, at_ms, stored_at)
+            select :runId, coalesce(max(seq), 0) + 1, :kind, :what, :atMs, :now
+            from bench_act where run_id = :runId
+            """)
                 .param("runId", runId)
                 .param("kind", kind)
                 .param("what", what, Types.VARCHAR)
@@ -257,7 +264,8 @@ class RunRepository {
     /** What hands did and in which way; written without a way while there was but one. */
     private static BenchAct hands(long atMs, String what) {
         String[] words = what.split(" ");
-        return new BenchAct.Hands(atMs, HandsOn.valueOf(words[0]), words.length > 1 ? PairingMethod.Way.valueOf(words[1]) : PairingMethod.Way.HOTSPOT);
+        return new BenchAct.Hands(atMs, HandsOn.valueOf(words[0]),
+                words.length > 1 ? PairingMethod.Way.valueOf(words[1]) : PairingMethod.Way.HOTSPOT);
     }
 
     private static RunEvent event(ResultSet row, int n) throws SQLException {
@@ -275,7 +283,9 @@ class RunRepository {
 
     private static Run run(ResultSet row, int n) throws SQLException {
         return new Run(row.getLong("id"), row.getLong("camera_id"), row.getLong("hub_id"), PairingMethod.Way.valueOf(row.getString("way")),
-                PhoneKind.valueOf(row.getString("phone")), row.getString("network_name"), row.getBoolean("bench"), row.getObject("started_at", OffsetDateTime.class),
-                row.getString("started_by"), row.getObject("finished_at", OffsetDateTime.class), row.getObject("given_up_at") != null, row.getInt("part"), row.getBoolean("at_place"));
+                PhoneKind.valueOf(row.getString("phone")), row.getString("network_name"), row.getBoolean("bench"),
+                row.getObject("started_at", OffsetDateTime.class),
+                row.getString("started_by"), row.getObject("finished_at", OffsetDateTime.class), row.getObject("given_up_at") != null,
+                row.getInt("part"), row.getBoolean("at_place"));
     }
 }

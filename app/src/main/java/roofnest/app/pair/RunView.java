@@ -33,8 +33,10 @@ import roofnest.standins.Fault;
  * @param events how many are stored, so that a page can tell whether it is behind
  */
 record RunView(
-        long id, String camera, String model, String way, String network, String startedAt, String startedBy, boolean finished, String stepId, String title, String instruction, String question, String form,
-        int expectedSeconds, long elapsedSeconds, int speed, List<AnswerView> answers, boolean canUndo, boolean canLookAgain, Optional<String> actWords, boolean changeMethod, Optional<String> patience,
+        long id, String camera, String model, String way, String network, String startedAt, String startedBy, boolean finished,
+        String stepId, String title, String instruction, String question, String form,
+        int expectedSeconds, long elapsedSeconds, int speed, List<AnswerView> answers, boolean canUndo, boolean canLookAgain,
+        Optional<String> actWords, boolean changeMethod, Optional<String> patience,
         Optional<String> likely, boolean recovery, List<String> history, Optional<BenchView> bench, int events) {
 
     /** @param key the digit that gives this answer */
@@ -57,7 +59,8 @@ record RunView(
 
     /** @param nextInMs real milliseconds until the light changes of itself */
     record BenchView(
-            LampView lamp, String deviceSays, String kind, String phoneWifi, String phoneSays, boolean autoJoin, boolean cable, boolean routerListens, boolean hub, boolean hubListens, Optional<Long> nextInMs,
+            LampView lamp, String deviceSays, String kind, String phoneWifi, String phoneSays, boolean autoJoin, boolean cable,
+            boolean routerListens, boolean hub, boolean hubListens, Optional<Long> nextInMs,
             List<FaultView> faults) {}
 
     record FaultView(String key, String words, boolean pending) {}
@@ -73,14 +76,17 @@ record RunView(
                 open.run().id(), open.deviceName(), open.device().fullName(), open.run().way().words(), open.run().networkName(),
                 open.run().startedAt().atZoneSameInstant(zone).format(DateTimeFormatter.ofPattern("HH:mm")), open.run().startedBy(),
                 state.finished(), step.id(), step.title(), step.instruction(), step.question(), step.form().name(),
-                (int) step.expected().toSeconds(), open.speed() * elapsed(state, now).toSeconds(), open.speed(), answers, state.canUndo() && !state.finished(),
+                (int) step.expected().toSeconds(), open.speed() * elapsed(state, now).toSeconds(), open.speed(), answers,
+                state.canUndo() && !state.finished(),
                 open.script().lookAgain().isPresent() && !step.answers().isEmpty() && !open.script().lookAgain().get().equals(step.id()),
-                step.act().map(HandsOn::words), state.changeMethod(), step.patience(), likely(open, now), open.device().setUp().recovery() == Recovery.MAIL,
+                step.act().map(HandsOn::words), state.changeMethod(), step.patience(), likely(open, now),
+                open.device().setUp().recovery() == Recovery.MAIL,
                 history(open), open.bench().map(bench -> bench(open, bench)), open.events().size());
     }
 
     static Duration elapsed(RunState state, OffsetDateTime now) {
-        return state.since().map(since -> Duration.between(since, now.toInstant())).filter(elapsed -> !elapsed.isNegative()).orElse(Duration.ZERO);
+        return state.since().map(since -> Duration.between(since, now.toInstant())).filter(elapsed -> !elapsed.isNegative())
+                .orElse(Duration.ZERO);
     }
 
     /** What was last done to the device, and when. */
@@ -111,12 +117,14 @@ record RunView(
             return Optional.empty();
         }
         LastAct last = LastAct.of(open, now);
-        return Optional.of("By the time that has passed it is most likely " + words(StateBelief.expected(open.device().setUp(), last.act(), last.secondsSince()), 2) + ".");
+        return Optional.of("By the time that has passed it is most likely "
+                + words(StateBelief.expected(open.device().setUp(), last.act(), last.secondsSince()), 2) + ".");
     }
 
     /** "joining the Wi-Fi, 81 %; waiting to be set up, 17 %". */
     static String words(StateBelief belief, int most) {
-        return String.join("; ", belief.likely().stream().limit(most).filter(each -> each.share() >= 0.03).map(each -> each.state().words() + ", " + Numbers.fixed(100 * each.share(), 0) + " %").toList());
+        return String.join("; ", belief.likely().stream().limit(most).filter(each -> each.share() >= 0.03)
+                .map(each -> each.state().words() + ", " + Numbers.fixed(100 * each.share(), 0) + " %").toList());
     }
 
     static DeviceLine line(Attention attention, long run) {
@@ -150,7 +158,8 @@ record RunView(
     private static BenchView bench(Runs.Open open, Bench bench) {
         String voice = bench.deviceCue().voice();
         boolean hub = open.run().way() == Way.HUB_BUTTON;
-        return new BenchView(LampView.of(bench.deviceCue()), voice == null ? "" : "“" + voice + "”", kind(open), bench.phoneWifi(), bench.phoneSays(), bench.phoneAutoJoin(), bench.cableIn(), bench.routerListens(), hub,
+        return new BenchView(LampView.of(bench.deviceCue()), voice == null ? "" : "“" + voice + "”", kind(open), bench.phoneWifi(),
+                bench.phoneSays(), bench.phoneAutoJoin(), bench.cableIn(), bench.routerListens(), hub,
                 bench.hubListens(), bench.nextChange().map(next -> Math.max(0, next.atMs() - bench.nowMs()) / open.speed()),
                 open.camera().isEmpty() ? List.of() : Arrays.stream(Fault.values()).filter(fault -> fault.concerns(open.run().way()))
                         .map(fault -> new FaultView(fault.name(), fault.words(), bench.pendingFaults().contains(fault))).toList());
@@ -159,6 +168,7 @@ record RunView(
     /** Which body is drawn. */
     private static String kind(Runs.Open open) {
         String key = open.device().key();
-        return open.device() instanceof HubModel ? "hub" : key.contains("spare-phone") ? "phone" : key.contains("knock") ? "bell" : open.device().radio().antenna() ? "antenna" : "camera";
+        return open.device() instanceof HubModel ? "hub" : key.contains("spare-phone") ? "phone"
+                : key.contains("knock") ? "bell" : open.device().radio().antenna() ? "antenna" : "camera";
     }
 }

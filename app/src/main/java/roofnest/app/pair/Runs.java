@@ -49,7 +49,8 @@ import roofnest.standins.Place;
 /** Takes runs forward: each step is stored the moment it is taken, and a run is whatever its stored events make of it. */
 @Service
 public class Runs {
-    private static final Setting.Extra FORMAT_CARD = new Setting.Extra("Format its card in it", "In the app, never in a computer: what it has not formatted it may not keep.", 30, false);
+    private static final Setting.Extra FORMAT_CARD = new Setting.Extra("Format its card in it",
+            "In the app, never in a computer: what it has not formatted it may not keep.", 30, false);
 
     private final RunRepository runs;
     private final CameraRepository cameras;
@@ -66,7 +67,8 @@ public class Runs {
     private final SecureRandom random;
 
     Runs(
-            RunRepository runs, CameraRepository cameras, HouseholdChanges changes, FactsLoader facts, HouseForBench house, NetworkRepository networks, RouterRepository routers, Models models,
+            RunRepository runs, CameraRepository cameras, HouseholdChanges changes, FactsLoader facts, HouseForBench house,
+            NetworkRepository networks, RouterRepository routers, Models models,
             RunForms forms, HubRepository hubs, Subjects subjects, Clock clock, SecureRandom random) {
         this.runs = runs;
         this.cameras = cameras;
@@ -90,7 +92,8 @@ public class Runs {
      * @param speed virtual seconds of its bench to a real one
      */
     record Open(
-            RunRepository.Run run, String deviceName, Joinable device, Optional<CameraRepository.Record> camera, Script script, RunState state, List<RunEvent> events, Optional<Bench> bench, int speed) {}
+            RunRepository.Run run, String deviceName, Joinable device, Optional<CameraRepository.Record> camera, Script script,
+            RunState state, List<RunEvent> events, Optional<Bench> bench, int speed) {}
 
     /** The camera's open run, or a new one. */
     public long start(HouseholdRef ref, long cameraId, PairingMethod.Way way, boolean bench) {
@@ -168,13 +171,15 @@ public class Runs {
     private Setting setting(HouseholdRef ref, RunRepository.Run run, Subjects.Subject subject) {
         Optional<DeviceModel> model = subject.camera().map(record -> record.camera().model());
         Optional<String> address = model.flatMap(each -> house.recipe(ref, subject.name(), each));
-        return new Setting(subject.device(), run.networkName(), run.phone(), model.flatMap(models::hubOf), address, subject.device() instanceof HubModel hub && hub.cardMaxGb() > 0 ? List.of(FORMAT_CARD) : List.of(), run.atPlace());
+        return new Setting(subject.device(), run.networkName(), run.phone(), model.flatMap(models::hubOf), address,
+                subject.device() instanceof HubModel hub && hub.cardMaxGb() > 0 ? List.of(FORMAT_CARD) : List.of(), run.atPlace());
     }
 
     /** Hubs that the household's cameras join through, or that are there already. */
     List<HubModel> hubsOf(HouseholdRef ref) {
         List<HubModel> needed = new ArrayList<>();
-        cameras.of(ref.id()).stream().filter(camera -> camera.model().radio().viaHub()).flatMap(camera -> models.hubOf(camera.model()).stream()).distinct().forEach(needed::add);
+        cameras.of(ref.id()).stream().filter(camera -> camera.model().radio().viaHub())
+                .flatMap(camera -> models.hubOf(camera.model()).stream()).distinct().forEach(needed::add);
         hubs.of(ref.id()).stream().map(hub -> models.hub(hub.modelKey())).filter(hub -> !needed.contains(hub)).forEach(needed::add);
         return needed;
     }
@@ -185,7 +190,8 @@ public class Runs {
 
     /** Name of the hub that a device waits for; empty when it needs none, or its hub is online. */
     Optional<String> waitsForHub(HouseholdRef ref, Open open) {
-        return open.camera().map(record -> record.camera().model()).filter(model -> open.run().way() == PairingMethod.Way.HUB_BUTTON).flatMap(models::hubOf)
+        return open.camera().map(record -> record.camera().model()).filter(model -> open.run().way() == PairingMethod.Way.HUB_BUTTON)
+                .flatMap(models::hubOf)
                 .filter(hub -> hub(ref, hub.key()).filter(HubRepository.Hub::joined).isEmpty()).map(HubModel::fullName);
     }
 
@@ -195,7 +201,8 @@ public class Runs {
 
     /** Whether a hub was joined again since then. */
     boolean hubBack(HouseholdRef ref, long hubId, Optional<OffsetDateTime> since) {
-        return since.isPresent() && runs.of(ref.id()).stream().anyMatch(run -> run.hubId() == hubId && run.finished() && !run.givenUp() && run.finishedAt().isAfter(since.get()));
+        return since.isPresent() && runs.of(ref.id()).stream()
+                .anyMatch(run -> run.hubId() == hubId && run.finished() && !run.givenUp() && run.finishedAt().isAfter(since.get()));
     }
 
     MethodOrder hubOrder(HouseholdRef ref, HubModel hub) {
@@ -215,7 +222,8 @@ public class Runs {
     MethodOrder order(HouseholdRef ref, CameraRepository.Record camera, PhoneKind phone) {
         DeviceModel model = camera.camera().model();
         boolean isolated = facts.load(ref.id()).network().filter(HomeNetwork::isolated).isPresent();
-        MethodOrder.Here here = new MethodOrder.Here(routers.of(ref.id()).pushButton(), isolated, models.hubOf(model).isPresent(), true, true);
+        MethodOrder.Here here
+                = new MethodOrder.Here(routers.of(ref.id()).pushButton(), isolated, models.hubOf(model).isPresent(), true, true);
         return MethodOrder.of(model, here, runs.log(ref.staff().firmId(), model.key(), phone));
     }
 
@@ -338,7 +346,8 @@ public class Runs {
 
     static void requireStep(Open open, String stepId) {
         if (!open.state().step().id().equals(stepId)) {
-            throw new BadInput("The run has moved on meanwhile, on another phone or in another window. It now stands at “" + open.state().step().title() + "”.");
+            throw new BadInput("The run has moved on meanwhile, on another phone or in another window. It now stands at “"
+                    + open.state().step().title() + "”.");
         }
     }
 
@@ -353,16 +362,20 @@ public class Runs {
 
     /** The job as its parts stand now, to be rehearsed: hubs first, then the cameras that have not joined, or all of them when all have. */
     List<RehearsalRepository.JobPart> job(HouseholdRef ref, PhoneKind phone) {
-        String network = facts.load(ref.id()).network().orElseThrow(() -> new BadInput("Write down the house's Wi-Fi at Ready first; without it there is nothing to join.")).name();
+        String network = facts.load(ref.id()).network()
+                .orElseThrow(() -> new BadInput("Write down the house's Wi-Fi at Ready first; without it there is nothing to join."))
+                .name();
         List<RehearsalRepository.JobPart> parts = new ArrayList<>();
         hubsOf(ref).stream().filter(hub -> hub(ref, hub.key()).filter(HubRepository.Hub::joined).isEmpty())
-                .forEach(hub -> parts.add(new RehearsalRepository.JobPart(hub.key(), true, hubOrder(ref, hub).ways().get(0).way(), house.beside(ref, hub, network, phone), null)));
+                .forEach(hub -> parts.add(new RehearsalRepository.JobPart(hub.key(), true, hubOrder(ref, hub).ways().get(0).way(),
+                        house.beside(ref, hub, network, phone), null)));
         List<CameraRepository.Record> all = cameras.records(ref.id());
         List<CameraRepository.Record> open = all.stream().filter(record -> !record.camera().joined()).toList();
         for (CameraRepository.Record record : open.isEmpty() ? all : open) {
             DeviceModel model = record.camera().model();
             Place place = house.beside(ref, model, network, phone);
-            order(ref, record, phone).ways().stream().findFirst().ifPresent(way -> parts.add(new RehearsalRepository.JobPart(model.key(), false, way.way(), place, house.recipe(ref, record.camera().name(), model).orElse(null))));
+            order(ref, record, phone).ways().stream().findFirst().ifPresent(way -> parts.add(new RehearsalRepository.JobPart(model.key(),
+                    false, way.way(), place, house.recipe(ref, record.camera().name(), model).orElse(null))));
         }
         return parts;
     }

@@ -43,7 +43,8 @@ final class Pictures {
     /** Quarter turns clockwise that the camera asked for (Exif 2.32, tag 0x0112). */
     private static int turns(byte[] sent) {
         try {
-            ExifIFD0Directory exif = ImageMetadataReader.readMetadata(new ByteArrayInputStream(sent)).getFirstDirectoryOfType(ExifIFD0Directory.class);
+            ExifIFD0Directory exif
+                    = ImageMetadataReader.readMetadata(new ByteArrayInputStream(sent)).getFirstDirectoryOfType(ExifIFD0Directory.class);
             if (exif == null || !exif.containsTag(ExifIFD0Directory.TAG_ORIENTATION)) {
                 return 0;
             }

@@ -46,24 +46,29 @@ class PreparationController {
     }
 
     @PostMapping("/prepare/{token}/tick")
-    String tick(@PathVariable String token, @RequestParam(defaultValue = "") String item, @RequestParam(defaultValue = "true") boolean ready, RedirectAttributes flash) {
+    String tick(@PathVariable String token, @RequestParam(defaultValue = "") String item,
+            @RequestParam(defaultValue = "true") boolean ready, RedirectAttributes flash) {
         long household = preparations.open(token);
         return said(token, flash, "", Map.of(), () -> preparations.tick(household, item, ready));
     }
 
     @PostMapping("/prepare/{token}/wifi")
-    String wifi(@PathVariable String token, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String password, RedirectAttributes flash) {
+    String wifi(@PathVariable String token, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String password,
+            RedirectAttributes flash) {
         long household = preparations.open(token);
-        return said(token, flash, "Thank you. The password is locked away; nobody sees it without leaving a trace.", Map.of("typedName", name), () -> preparations.wifi(household, name, password));
+        return said(token, flash, "Thank you. The password is locked away; nobody sees it without leaving a trace.",
+                Map.of("typedName", name), () -> preparations.wifi(household, name, password));
     }
 
     @PostMapping("/prepare/{token}/photos")
-    String addPhoto(@PathVariable String token, @RequestParam(defaultValue = "label") String what, @RequestParam(required = false) MultipartFile picture, RedirectAttributes flash) throws IOException {
+    String addPhoto(@PathVariable String token, @RequestParam(defaultValue = "label") String what,
+            @RequestParam(required = false) MultipartFile picture, RedirectAttributes flash) throws IOException {
         long household = preparations.open(token);
         byte[] bytes = picture == null ? new byte[0] : picture.getBytes();
         return said(token, flash, "", Map.of(), () -> {
             boolean read = preparations.photo(household, what.equals("place") ? "a place for a camera" : "the router's label", bytes);
-            flash.addFlashAttribute("notice", read ? "Thank you. The Wi-Fi's name and password were read off it and locked away." : "Thank you, the picture is with us.");
+            flash.addFlashAttribute("notice", read ? "Thank you. The Wi-Fi's name and password were read off it and locked away."
+                    : "Thank you, the picture is with us.");
         });
     }
 
@@ -74,7 +79,8 @@ class PreparationController {
     }
 
     @PostMapping("/prepare/{token}/people")
-    String person(@PathVariable String token, @RequestParam(defaultValue = "") String person, @RequestParam(defaultValue = "true") boolean livesHere, RedirectAttributes flash) {
+    String person(@PathVariable String token, @RequestParam(defaultValue = "") String person,
+            @RequestParam(defaultValue = "true") boolean livesHere, RedirectAttributes flash) {
         long household = preparations.open(token);
         return said(token, flash, "", Map.of("typedPerson", person), () -> preparations.person(household, person, livesHere));
     }

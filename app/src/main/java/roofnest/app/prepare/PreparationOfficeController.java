@@ -45,7 +45,8 @@ class PreparationOfficeController {
     }
 
     @PostMapping("/households/{household}/ready/preparation")
-    String send(HouseholdRef ref, @RequestParam Map<String, String> values, Model model, HttpServletRequest request, HttpServletResponse response, RedirectAttributes flash) {
+    String send(HouseholdRef ref, @RequestParam Map<String, String> values, Model model, HttpServletRequest request,
+            HttpServletResponse response, RedirectAttributes flash) {
         Form form = new Form(values);
         String to = form.email("to", "the household's e-mail address");
         if (!form.ok()) {
@@ -82,7 +83,8 @@ class PreparationOfficeController {
         Optional<PreparationRepository.Link> link = repository.newest(ref.id());
         model.addAttribute("link", link.orElse(null));
         model.addAttribute("to", link.map(PreparationRepository.Link::to).orElseGet(() -> residents.of(ref.id()).stream()
-                .filter(resident -> resident.tie() == Access.Tie.LIVES_HERE && !resident.email().isBlank()).map(ResidentRepository.Resident::email).findFirst().orElse("")));
+                .filter(resident -> resident.tie() == Access.Tie.LIVES_HERE && !resident.email().isBlank())
+                .map(ResidentRepository.Resident::email).findFirst().orElse("")));
         return "ready-preparation";
     }
 

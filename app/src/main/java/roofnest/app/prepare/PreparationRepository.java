@@ -29,9 +29,9 @@ class PreparationRepository {
 
     void add(long householdId, String to, byte[] tokenHash, String by, OffsetDateTime expiresAt) {
         jdbc.sql("""
-                insert into preparation (household_id, to_address, token_hash, sent_at, sent_by, expires_at)
-                values (:householdId, :to, :hash, :now, :by, :expiresAt)
-                """)
+            insert into preparation (household_id, to_address, token_hash, sent_at, sent_by, expires_at)
+            values (:householdId, :to, :hash, :now, :by, :expiresAt)
+            """)
                 .param("householdId", householdId)
                 .param("to", to)
                 .param("hash", tokenHash)
@@ -44,14 +44,15 @@ class PreparationRepository {
     /** The newest link that was sent. */
     Optional<Link> newest(long householdId) {
         return jdbc.sql("""
-                select id, to_address, sent_at, sent_by, expires_at, revoked_at
-                from preparation
-                where household_id = :householdId
-                order by id desc
-                limit 1
-                """)
+            select id, to_address, sent_at, sent_by, expires_at, revoked_at
+            from preparation
+            where household_id = :householdId
+            order by id desc
+            limit 1
+            """)
                 .param("householdId", householdId)
-                .query((row, n) -> new Link(row.getLong("id"), row.getString("to_address"), row.getObject("sent_at", OffsetDateTime.class), row.getString("sent_by"),
+                .query((row, n) -> new Link(row.getLong("id"), row.getString("to_address"), row.getObject("sent_at", OffsetDateTime.class),
+                        row.getString("sent_by"),
                         row.getObject("expires_at", OffsetDateTime.class), row.getObject("revoked_at") != null))
                 .optional();
     }
@@ -68,7 +69,8 @@ class PreparationRepository {
     }
 
     Set<String> ticked(long householdId) {
-        return new HashSet<>(jdbc.sql("select item from prepared_item where household_id = :householdId").param("householdId", householdId).query(String.class).list());
+        return new HashSet<>(jdbc.sql("select item from prepared_item where household_id = :householdId").param("householdId", householdId)
+                .query(String.class).list());
     }
 
     void tick(long householdId, String item, boolean ready) {
@@ -76,14 +78,16 @@ class PreparationRepository {
             jdbc.sql("insert into prepared_item (household_id, item, ticked_at) values (:householdId, :item, :now) on conflict do nothing")
                     .param("householdId", householdId).param("item", item).param("now", OffsetDateTime.now(clock)).update();
         } else {
-            jdbc.sql("delete from prepared_item where household_id = :householdId and item = :item").param("householdId", householdId).param("item", item).update();
+            jdbc.sql("delete from prepared_item where household_id = :householdId and item = :item").param("householdId", householdId)
+                    .param("item", item).update();
         }
     }
 
     List<Photo> photos(long householdId) {
         return jdbc.sql("select id, what, taken_in_at from household_photo where household_id = :householdId order by id")
                 .param("householdId", householdId)
-                .query((row, n) -> new Photo(row.getLong("id"), row.getString("what"), row.getObject("taken_in_at", OffsetDateTime.class))).list();
+                .query((row, n) -> new Photo(row.getLong("id"), row.getString("what"), row.getObject("taken_in_at", OffsetDateTime.class)))
+                .list();
     }
 
     Optional<byte[]> jpeg(long householdId, long id) {
@@ -97,7 +101,8 @@ class PreparationRepository {
     }
 
     void removePhoto(long householdId, long id) {
-        jdbc.sql("delete from household_photo where household_id = :householdId and id = :id").param("householdId", householdId).param("id", id).update();
+        jdbc.sql("delete from household_photo where household_id = :householdId and id = :id").param("householdId", householdId)
+                .param("id", id).update();
     }
 
     List<ToldPerson> people(long householdId) {
@@ -108,7 +113,8 @@ class PreparationRepository {
 
     void addPerson(long householdId, String name, boolean livesHere) {
         jdbc.sql("insert into told_person (household_id, name, lives_here, told_at) values (:householdId, :name, :livesHere, :now)")
-                .param("householdId", householdId).param("name", name).param("livesHere", livesHere).param("now", OffsetDateTime.now(clock)).update();
+                .param("householdId", householdId).param("name", name).param("livesHere", livesHere).param("now", OffsetDateTime.now(clock))
+                .update();
     }
 
     void clearPeople(long householdId) {

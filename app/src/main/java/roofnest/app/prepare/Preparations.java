@@ -62,7 +62,8 @@ public class Preparations {
     private final Clock clock;
 
     Preparations(
-            PreparationRepository preparations, LinkTokens tokens, MailRepository mail, HouseholdRepository households, HouseholdChanges changes, CameraRepository cameras,
+            PreparationRepository preparations, LinkTokens tokens, MailRepository mail, HouseholdRepository households,
+            HouseholdChanges changes, CameraRepository cameras,
             NetworkRepository networks, Networks work, ResidentRepository residents, JdbcClient jdbc, Clock clock) {
         this.preparations = preparations;
         this.tokens = tokens;
@@ -86,7 +87,8 @@ public class Preparations {
      * @param progress in words
      * @param missing what is not there yet, the Wi-Fi and the label's photo included
      */
-    record State(String firm, String address, String day, List<Item> items, boolean wifiKnown, List<PreparationRepository.Photo> photos, List<PreparationRepository.ToldPerson> people,
+    record State(String firm, String address, String day, List<Item> items, boolean wifiKnown, List<PreparationRepository.Photo> photos,
+            List<PreparationRepository.ToldPerson> people,
             String progress, List<String> missing) {}
 
     /** Sends a new link; those sent before open nothing any more. */
@@ -97,8 +99,10 @@ public class Preparations {
         preparations.add(ref.id(), to, tokens.hash(token), ref.by(), OffsetDateTime.now(clock).plus(GOOD_FOR));
         Household household = households.get(ref.id());
         mail.send(ref.id(), to, "Before we come to " + household.address(),
-                "Good day,\n" + ref.by() + " of " + ref.staff().firmName() + " comes to put in your cameras" + (household.dueOn() == null ? "" : " on " + DAY.format(household.dueOn()))
-                        + ". Please open the link on your phone and tick off what you have at hand. It needs no password, and is good for " + GOOD_FOR.toDays() + " days.",
+                "Good day,\n" + ref.by() + " of " + ref.staff().firmName() + " comes to put in your cameras"
+                        + (household.dueOn() == null ? "" : " on " + DAY.format(household.dueOn()))
+                        + ". Please open the link on your phone and tick off what you have at hand. It needs no password, and is good for "
+                        + GOOD_FOR.toDays() + " days.",
                 site + "/prepare/" + token);
     }
 
@@ -111,9 +115,12 @@ public class Preparations {
         Household household = households.get(householdId);
         Set<String> ticked = preparations.ticked(householdId);
         List<Camera> planned = cameras.of(householdId);
-        List<Item> items = Preparation.items(planned.stream().map(Camera::model).toList(), planned.stream().map(camera -> camera.settings().cardGb()).toList()).stream()
+        List<Item> items = Preparation
+                .items(planned.stream().map(Camera::model).toList(), planned.stream().map(camera -> camera.settings().cardGb()).toList())
+                .stream()
                 .map(item -> new Item(item.key(), item.what(), item.why(), ticked.contains(item.key()))).toList();
-        boolean wifi = networks.homeNetwork(householdId).filter(network -> network.security() == WifiSecurity.OPEN || !network.password().isEmpty()).isPresent();
+        boolean wifi = networks.homeNetwork(householdId)
+                .filter(network -> network.security() == WifiSecurity.OPEN || !network.password().isEmpty()).isPresent();
         List<PreparationRepository.Photo> photos = preparations.photos(householdId);
         List<String> missing = new ArrayList<>(items.stream().filter(item -> !item.ready()).map(Item::what).toList());
         if (!wifi) {
@@ -123,7 +130,8 @@ public class Preparations {
             missing.add("A photo of the router's label");
         }
         int all = items.size() + 2;
-        return new State(firm(household.firmId()), household.address(), household.dueOn() == null ? "" : DAY.format(household.dueOn()), items, wifi, photos, preparations.people(householdId),
+        return new State(firm(household.firmId()), household.address(), household.dueOn() == null ? "" : DAY.format(household.dueOn()),
+                items, wifi, photos, preparations.people(householdId),
                 Preparation.progress(all - missing.size(), all), missing);
     }
 
@@ -194,10 +202,13 @@ public class Preparations {
 
     /** Puts the people whom the household told of among its residents, save those already there. */
     void takePeopleOver(HouseholdRef ref) {
-        Set<String> known = residents.of(ref.id()).stream().map(resident -> resident.name().toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
+        Set<String> known
+                = residents.of(ref.id()).stream().map(resident -> resident.name().toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
         changes.make(ref, Stage.READY, () -> {
-            preparations.people(ref.id()).stream().filter(person -> !known.contains(person.name().toLowerCase(Locale.ROOT))).forEach(person -> residents.add(
-                    ref.id(), person.name(), "", person.livesHere() ? Access.Tie.LIVES_HERE : Access.Tie.LEFT, person.livesHere() ? null : LocalDate.now(clock)));
+            preparations.people(ref.id()).stream().filter(person -> !known.contains(person.name().toLowerCase(Locale.ROOT)))
+                    .forEach(person -> residents.add(
+                            ref.id(), person.name(), "", person.livesHere() ? Access.Tie.LIVES_HERE : Access.Tie.LEFT,
+                            person.livesHere() ? null : LocalDate.now(clock)));
             preparations.clearPeople(ref.id());
             return null;
         });

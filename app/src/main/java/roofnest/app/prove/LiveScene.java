@@ -39,7 +39,8 @@ record LiveScene(String path, List<PictureView.Shape> shapes, List<Frame> frames
         Walk best = plan.paths().stream()
                 .max(Comparator.comparingDouble(walk -> walk(test, plan, walk, camera).bestDensityPxPerM()))
                 .orElseGet(() -> new Walk("none", "across the picture", List.of(
-                        camera.pose().onPlan().towards(camera.pose().headingDeg() - 30, 5), camera.pose().onPlan().towards(camera.pose().headingDeg() + 30, 5))));
+                        camera.pose().onPlan().towards(camera.pose().headingDeg() - 30, 5),
+                        camera.pose().onPlan().towards(camera.pose().headingDeg() + 30, 5))));
         WalkTest.Capture capture = walk(test, plan, best, camera);
         CameraPicture picture = new CameraPicture(plan, camera.model().lens(), camera.pose());
         List<Frame> frames = new ArrayList<>();

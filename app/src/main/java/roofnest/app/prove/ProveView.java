@@ -18,7 +18,8 @@ record ProveView(List<CameraTests> cameras, Optional<TrialRepository.Signature> 
     record Test(TrialRepository.Kind kind, String standing, String result) {}
 
     static ProveView of(
-            Frame frame, List<CameraRepository.Record> cameras, List<TrialRepository.Trial> trials, Optional<TrialRepository.Signature> signature) {
+            Frame frame, List<CameraRepository.Record> cameras, List<TrialRepository.Trial> trials,
+            Optional<TrialRepository.Signature> signature) {
         List<CameraTests> all = cameras.stream().map(record -> new CameraTests(
                 record.id(), record.camera().name(), record.camera().model().fullName(), record.camera().joined(),
                 Arrays.stream(TrialRepository.Kind.values()).map(kind -> test(kind, record.id(), trials)).toList())).toList();

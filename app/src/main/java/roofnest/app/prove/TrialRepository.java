@@ -52,10 +52,10 @@ public class TrialRepository {
 
     long begin(long householdId, long cameraId, Kind kind, double seconds, String by) {
         return jdbc.sql("""
-                insert into trial (household_id, camera_id, kind, seconds, begun_at, begun_by)
-                values (:householdId, :cameraId, :kind, :seconds, :now, :by)
-                returning id
-                """)
+            insert into trial (household_id, camera_id, kind, seconds, begun_at, begun_by)
+            values (:householdId, :cameraId, :kind, :seconds, :now, :by)
+            returning id
+            """)
                 .param("householdId", householdId)
                 .param("cameraId", cameraId)
                 .param("kind", kind.name())
@@ -89,10 +89,10 @@ public class TrialRepository {
 
     public void sign(long householdId, String name, String strokes) {
         jdbc.sql("""
-                insert into signature (household_id, name, strokes, at)
-                values (:householdId, :name, :strokes, :now)
-                on conflict (household_id) do update set name = excluded.name, strokes = excluded.strokes, at = excluded.at
-                """)
+            insert into signature (household_id, name, strokes, at)
+            values (:householdId, :name, :strokes, :now)
+            on conflict (household_id) do update set name = excluded.name, strokes = excluded.strokes, at = excluded.at
+            """)
                 .param("householdId", householdId)
                 .param("name", name)
                 .param("strokes", strokes)
@@ -103,7 +103,8 @@ public class TrialRepository {
     public Optional<Signature> signature(long householdId) {
         return jdbc.sql("select name, strokes, at from signature where household_id = :householdId")
                 .param("householdId", householdId)
-                .query((row, n) -> new Signature(row.getString("name"), row.getString("strokes"), row.getObject("at", OffsetDateTime.class)))
+                .query((row, n) -> new Signature(row.getString("name"), row.getString("strokes"),
+                        row.getObject("at", OffsetDateTime.class)))
                 .optional();
     }
 

@@ -26,7 +26,8 @@ record TrialView(
         boolean walk = kind == TrialRepository.Kind.WALK;
         return new TrialView(
                 running.trial().id(), kind.name(), kind.title(), kind.how(), running.camera().camera().name(), instruction(running),
-                walk || running.trial().passed() != null ? 0 : running.trial().seconds(), running.camera().camera().model().lens().widthPx(),
+                walk || running.trial().passed() != null ? 0 : running.trial().seconds(),
+                running.camera().camera().model().lens().widthPx(),
                 running.camera().camera().model().lens().heightPx(), running.scene().shapes(), running.scene().frames(), results(running),
                 kind == TrialRepository.Kind.LIVE_HOME ? running.readingDbm().map(dbm -> Numbers.fixed(dbm, 0)).orElse("") : "",
                 switch (kind) {

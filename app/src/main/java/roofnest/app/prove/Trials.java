@@ -54,7 +54,8 @@ public class Trials {
     }
 
     /** A test under way, with what the stand-in shows. */
-    record Running(TrialRepository.Trial trial, CameraRepository.Record camera, LiveScene scene, Optional<Double> readingDbm, boolean firstAway) {}
+    record Running(TrialRepository.Trial trial, CameraRepository.Record camera, LiveScene scene, Optional<Double> readingDbm,
+            boolean firstAway) {}
 
     public long begin(HouseholdRef ref, long cameraId, TrialRepository.Kind kind) {
         Camera camera = cameras.get(ref.id(), cameraId).camera();
@@ -108,7 +109,7 @@ public class Trials {
         List<Proof> proved = new ArrayList<>();
         switch (running.trial().kind()) {
             case LIVE_HOME -> signalDbm.ifPresent(dbm -> proved.add(proof(PromiseKey.ofCamera(camera.id(), "link"), camera, dbm, ref)));
-            case LIVE_AWAY -> { }
+            case LIVE_AWAY -> {}
             case ALERT -> facts.written().stream().filter(Promise.AlertWithin.class::isInstance)
                     .forEach(promise -> proved.add(proof(promise.key(), camera, running.trial().seconds(), ref)));
             case WALK -> facts.written().stream()

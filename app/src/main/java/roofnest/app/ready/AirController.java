@@ -47,13 +47,16 @@ class AirController {
     }
 
     @PostMapping("/households/{household}/ready/air")
-    String keep(HouseholdRef ref, @RequestParam(required = false) String pasted, @RequestParam(required = false) MultipartFile file) throws IOException {
-        String text = pasted != null && !pasted.isBlank() ? pasted : file == null ? "" : new String(file.getBytes(), StandardCharsets.UTF_8);
+    String keep(HouseholdRef ref, @RequestParam(required = false) String pasted, @RequestParam(required = false) MultipartFile file)
+            throws IOException {
+        String text
+                = pasted != null && !pasted.isBlank() ? pasted : file == null ? "" : new String(file.getBytes(), StandardCharsets.UTF_8);
         if (text.isBlank()) {
             throw new BadInput("Paste what the scanner printed, or choose its file.");
         }
         if (text.length() > MOST_CHARACTERS) {
-            throw new BadInput("The scan has " + text.length() + " characters; at most " + MOST_CHARACTERS + " are taken. Scan one interface alone.");
+            throw new BadInput(
+                    "The scan has " + text.length() + " characters; at most " + MOST_CHARACTERS + " are taken. Scan one interface alone.");
         }
         scans.keep(ref.id(), text.replace("\0", ""), ref.by());
         return toSheet(ref);

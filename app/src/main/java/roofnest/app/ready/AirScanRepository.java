@@ -23,17 +23,18 @@ public class AirScanRepository {
     Optional<Printed> of(long householdId) {
         return jdbc.sql("select printed, taken_by, taken_at from air_scan where household_id = :householdId")
                 .param("householdId", householdId)
-                .query((row, n) -> new Printed(row.getString("printed"), row.getString("taken_by"), row.getObject("taken_at", OffsetDateTime.class)))
+                .query((row, n) -> new Printed(row.getString("printed"), row.getString("taken_by"),
+                        row.getObject("taken_at", OffsetDateTime.class)))
                 .optional();
     }
 
     public void keep(long householdId, String text, String by) {
         jdbc.sql("""
-                insert into air_scan (household_id, printed, taken_by, taken_at)
-                values (:householdId, :text, :by, :now)
-                on conflict (household_id) do update
-                set printed = excluded.printed, taken_by = excluded.taken_by, taken_at = excluded.taken_at
-                """)
+            insert into air_scan (household_id, printed, taken_by, taken_at)
+            values (:householdId, :text, :by, :now)
+            on conflict (household_id) do update
+            set printed = excluded.printed, taken_by = excluded.taken_by, taken_at = excluded.taken_at
+            """)
                 .param("householdId", householdId)
                 .param("text", text)
                 .param("by", by)

@@ -25,7 +25,8 @@ import roofnest.core.scan.Scan;
  * @param asHeard bands and security of the house's own name, when they differ from what is written down
  */
 record AirView(
-        String source, String read, List<Row> rows, List<Scan.Unread> unread, int unreadMore, List<Hump> humps, List<ScoreRow> scores, String advice, boolean change,
+        String source, String read, List<Row> rows, List<Scan.Unread> unread, int unreadMore, List<Hump> humps, List<ScoreRow> scores,
+        String advice, boolean change,
         Optional<String> load, Optional<String> asHeard) {
     private static final int UNREAD_SHOWN = 40;
     private static final int ROWS_SHOWN = 60;
@@ -47,10 +48,13 @@ record AirView(
         ChannelAdvice advice = ChannelAdvice.of(scan.heard(), own);
         List<HeardNetwork> byStrength = scan.heard().stream().sorted(Comparator.comparingDouble(HeardNetwork::rssiDbm).reversed()).toList();
         return new AirView(scan.source().words(),
-                scan.heard().size() + " networks heard, from " + scan.linesRead() + " lines; " + scan.linesPassedOver() + " more were known and not needed, " + scan.unread().size() + " not understood.",
-                byStrength.stream().limit(ROWS_SHOWN).map(heard -> row(heard, own)).toList(), scan.unread().stream().limit(UNREAD_SHOWN).toList(),
+                scan.heard().size() + " networks heard, from " + scan.linesRead() + " lines; " + scan.linesPassedOver()
+                        + " more were known and not needed, " + scan.unread().size() + " not understood.",
+                byStrength.stream().limit(ROWS_SHOWN).map(heard -> row(heard, own)).toList(),
+                scan.unread().stream().limit(UNREAD_SHOWN).toList(),
                 Math.max(0, scan.unread().size() - UNREAD_SHOWN),
-                byStrength.stream().filter(heard -> heard.band() == Band.GHZ_2_4 && heard.channel() < 14).limit(24).sorted(Comparator.comparingDouble(HeardNetwork::rssiDbm)).map(heard -> hump(heard, own)).toList(),
+                byStrength.stream().filter(heard -> heard.band() == Band.GHZ_2_4 && heard.channel() < 14).limit(24)
+                        .sorted(Comparator.comparingDouble(HeardNetwork::rssiDbm)).map(heard -> hump(heard, own)).toList(),
                 advice.scores().stream().map(score -> new ScoreRow(score.channel(), Unit.DBM.format(score.othersDbm()), score.networks(),
                         advice.own().isPresent() && advice.own().getAsInt() == score.channel(), advice.best() == score.channel())).toList(),
                 advice.words(), advice.change(), load(scan, advice), network.flatMap(row -> asHeard(scan, row)));
@@ -71,7 +75,8 @@ record AirView(
         double x = LEFT + PX_PER_CHANNEL * middle;
         double reach = PX_PER_CHANNEL * half;
         double height = Math.max(6, (heard.rssiDbm() - FLOOR_DBM) * PX_PER_DB);
-        String path = String.format(Locale.ROOT, "M%.1f %.0fC%.1f %.1f %.1f %.1f %.1f %.1fS%.1f %.1f %.1f %.0f", x - reach, BASE, x - reach * 0.8, BASE - height, x - reach * 0.6, BASE - height,
+        String path = String.format(Locale.ROOT, "M%.1f %.0fC%.1f %.1f %.1f %.1f %.1f %.1fS%.1f %.1f %.1f %.0f", x - reach, BASE,
+                x - reach * 0.8, BASE - height, x - reach * 0.6, BASE - height,
                 x, BASE - height, x + reach * 0.8, BASE - height, x + reach, BASE);
         return new Hump(heard.hidden() ? "hidden" : heard.name(), heard.name().equals(own) && !own.isEmpty(), path, x, BASE - height - 5);
     }
@@ -79,8 +84,10 @@ record AirView(
     private static Optional<String> load(Scan scan, ChannelAdvice advice) {
         int channel = advice.own().orElse(advice.best());
         OptionalDouble load = ChannelAdvice.neighbourLoad(scan.heard(), channel);
-        return load.isEmpty() ? Optional.empty() : Optional.of("Channel " + channel + " is busy " + Numbers.fixed(100 * load.getAsDouble(), 0) + " % of the time; cameras and neighbours together must stay under "
-                + Numbers.fixed(100 * Airtime.FULL_SHARE, 0) + " %.");
+        return load.isEmpty() ? Optional.empty()
+                : Optional.of("Channel " + channel + " is busy " + Numbers.fixed(100 * load.getAsDouble(), 0)
+                        + " % of the time; cameras and neighbours together must stay under "
+                        + Numbers.fixed(100 * Airtime.FULL_SHARE, 0) + " %.");
     }
 
     private static Optional<String> asHeard(Scan scan, NetworkRepository.NetworkRow row) {
@@ -89,6 +96,7 @@ record AirView(
         if (bands.isEmpty() || bands.equals(row.bands()) && security == row.security()) {
             return Optional.empty();
         }
-        return Optional.of(row.name() + " was heard on " + String.join(" and ", bands.stream().sorted().map(Band::words).toList()) + ", secured by " + security.words() + ".");
+        return Optional.of(row.name() + " was heard on " + String.join(" and ", bands.stream().sorted().map(Band::words).toList())
+                + ", secured by " + security.words() + ".");
     }
 }

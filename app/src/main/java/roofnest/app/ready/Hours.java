@@ -50,7 +50,8 @@ public class Hours {
      * @param late whether that is past
      */
     public record Planned(
-            Timeline shortest, Timeline straight, int installers, Map<String, Learned> learned, Charging charging, LocalDateTime leave, Optional<LocalDateTime> startBy, boolean late) {}
+            Timeline shortest, Timeline straight, int installers, Map<String, Learned> learned, Charging charging, LocalDateTime leave,
+            Optional<LocalDateTime> startBy, boolean late) {}
 
     /** @param chargerMa current of each charger */
     public record Asked(int installers, int chargers, int chargerMa, LocalTime leave) {}
@@ -59,30 +60,39 @@ public class Hours {
         Map<String, Learned> learned = new HashMap<>();
         Job job = job(frame, learned);
         Charging charging = Charging.plan(packs(frame.facts().cameras()), asked.chargers(), asked.chargerMa());
-        LocalDate day = frame.household().dueOn() == null || frame.household().dueOn().isBefore(LocalDate.now(clock)) ? LocalDate.now(clock).plusDays(1) : frame.household().dueOn();
+        LocalDate day = frame.household().dueOn() == null || frame.household().dueOn().isBefore(LocalDate.now(clock))
+                ? LocalDate.now(clock).plusDays(1) : frame.household().dueOn();
         LocalDateTime leave = day.atTime(asked.leave());
-        Optional<LocalDateTime> startBy = charging.minutesNeeded() == 0 ? Optional.empty() : Optional.of(leave.minusMinutes(charging.minutesNeeded()));
-        return new Planned(Timeline.shortest(job.tasks(), asked.installers()), Timeline.straight(job.tasks()), asked.installers(), learned, charging, leave, startBy,
+        Optional<LocalDateTime> startBy
+                = charging.minutesNeeded() == 0 ? Optional.empty() : Optional.of(leave.minusMinutes(charging.minutesNeeded()));
+        return new Planned(Timeline.shortest(job.tasks(), asked.installers()), Timeline.straight(job.tasks()), asked.installers(), learned,
+                charging, leave, startBy,
                 startBy.filter(at -> at.isBefore(LocalDateTime.now(clock))).isPresent());
     }
 
     private Job job(Frame frame, Map<String, Learned> learned) {
         List<Job.Work> work = frame.facts().cameras().stream().map(camera -> work(frame, camera, learned)).toList();
-        List<FitMatrix.Device> waiting = frame.facts().cameras().stream().filter(camera -> !camera.joined()).map(camera -> new FitMatrix.Device(camera.name(), camera.model())).toList();
-        Optional<FitMatrix.Plan> atRouter = frame.facts().network().flatMap(network -> FitMatrix.cheapest(network, routers.of(frame.household().id()).makesNames(), waiting, frame.facts().otherThings()));
+        List<FitMatrix.Device> waiting = frame.facts().cameras().stream().filter(camera -> !camera.joined())
+                .map(camera -> new FitMatrix.Device(camera.name(), camera.model())).toList();
+        Optional<FitMatrix.Plan> atRouter = frame.facts().network().flatMap(network -> FitMatrix.cheapest(network,
+                routers.of(frame.household().id()).makesNames(), waiting, frame.facts().otherThings()));
         int rejoining = atRouter.map(FitMatrix.Plan::rejoining).orElse(0);
         long people = frame.facts().access().people().stream().filter(person -> person.tie() == Access.Tie.LIVES_HERE).count();
-        return new Job(atRouter.map(plan -> plan.minutes() - rejoining * SafeCredentials.MINUTES_A_THING).orElse(0.0), rejoining, (int) people, work, Pace.from(tasks.seen(frame.household().firmId())));
+        return new Job(atRouter.map(plan -> plan.minutes() - rejoining * SafeCredentials.MINUTES_A_THING).orElse(0.0), rejoining,
+                (int) people, work, Pace.from(tasks.seen(frame.household().firmId())));
     }
 
     private Job.Work work(Frame frame, Camera camera, Map<String, Learned> learned) {
         DeviceModel model = camera.model();
-        PairingMethod method = model.setUp().methods().stream().min(Comparator.comparingDouble(way -> way.minutes() + (1 - way.chance()) * way.minutesLost())).orElseThrow();
-        Learned minutes = Learned.from(method.minutes() + (1 - method.chance()) * method.minutesLost(), runs.minutes(frame.household().firmId(), model.key(), method.way()));
+        PairingMethod method = model.setUp().methods().stream()
+                .min(Comparator.comparingDouble(way -> way.minutes() + (1 - way.chance()) * way.minutesLost())).orElseThrow();
+        Learned minutes = Learned.from(method.minutes() + (1 - method.chance()) * method.minutesLost(),
+                runs.minutes(frame.household().firmId(), model.key(), method.way()));
         if (!camera.joined()) {
             learned.put(camera.name(), minutes);
         }
-        return new Job.Work(camera.name(), model, method.way(), minutes.minutes(), camera.pose().heightM(), camera.joined(), camera.mounted());
+        return new Job.Work(camera.name(), model, method.way(), minutes.minutes(), camera.pose().heightM(), camera.joined(),
+                camera.mounted());
     }
 
     private static List<Charging.Pack> packs(List<Camera> cameras) {

@@ -22,12 +22,15 @@ class HoursCalendar {
     String write(long householdId, String household, Hours.Planned planned) {
         CalendarFile file = new CalendarFile("Visit", clock);
         LocalDateTime leave = planned.leave();
-        add(file, "visit-" + householdId, leave, leave.plusMinutes(planned.shortest().finishMinutes()), "Visit · " + household, planned.shortest().placed().size() + " tasks; travel is not counted.");
+        add(file, "visit-" + householdId, leave, leave.plusMinutes(planned.shortest().finishMinutes()), "Visit · " + household,
+                planned.shortest().placed().size() + " tasks; travel is not counted.");
         planned.startBy().ifPresent(start -> {
             for (Timeline.Placed pack : planned.charging().timeline().placed()) {
                 LocalDateTime on = start.plusMinutes(pack.startMinute());
-                add(file, "pack-" + householdId + "-" + pack.task().id().replaceAll("[^A-Za-z0-9]", "-"), on, on.plusMinutes(pack.task().handsOnMinutes()),
-                        pack.task().what() + " · " + household, "Charger " + (pack.installer() + 1) + ". The maker's charger only; never a swollen pack.");
+                add(file, "pack-" + householdId + "-" + pack.task().id().replaceAll("[^A-Za-z0-9]", "-"), on,
+                        on.plusMinutes(pack.task().handsOnMinutes()),
+                        pack.task().what() + " · " + household,
+                        "Charger " + (pack.installer() + 1) + ". The maker's charger only; never a swollen pack.");
             }
         });
         return file.toString();

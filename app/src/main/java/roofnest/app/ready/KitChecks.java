@@ -31,10 +31,13 @@ class KitChecks {
 
     void check(long householdId, String key, boolean inVan, String by) {
         if (inVan) {
-            jdbc.sql("insert into kit_check (household_id, item_key, checked_by, checked_at) values (:householdId, :key, :by, :now) on conflict do nothing")
+            jdbc.sql(
+                    "insert into kit_check (household_id, item_key, checked_by, checked_at) values (:householdId, :key, :by, "
+                            + ":now) on conflict do nothing")
                     .param("householdId", householdId).param("key", key).param("by", by).param("now", OffsetDateTime.now(clock)).update();
         } else {
-            jdbc.sql("delete from kit_check where household_id = :householdId and item_key = :key").param("householdId", householdId).param("key", key).update();
+            jdbc.sql("delete from kit_check where household_id = :householdId and item_key = :key").param("householdId", householdId)
+                    .param("key", key).update();
         }
     }
 }

@@ -63,14 +63,17 @@ class KitController {
     /** A device's sticker: a photo of its code, or what stands on it typed off. */
     @PostMapping("/households/{household}/ready/kit/label")
     String label(
-            HouseholdRef ref, @RequestParam Map<String, String> values, @RequestParam(required = false) MultipartFile photo, Model model, HttpServletResponse response,
+            HouseholdRef ref, @RequestParam Map<String, String> values, @RequestParam(required = false) MultipartFile photo, Model model,
+            HttpServletResponse response,
             RedirectAttributes flash) throws IOException {
         Form form = new Form(values);
-        Optional<Long> camera = form.raw("camera").matches("[0-9]{1,18}") ? Optional.of(Long.parseLong(form.raw("camera"))) : Optional.empty();
+        Optional<Long> camera
+                = form.raw("camera").matches("[0-9]{1,18}") ? Optional.of(Long.parseLong(form.raw("camera"))) : Optional.empty();
         String kept = form.optionalText("stickerKept", 120);
         Optional<Labels.Read> read = Optional.empty();
         try {
-            read = photo != null && !photo.isEmpty() && form.ok() ? Optional.of(labels.fromPhoto(ref, camera, kept, photo.getBytes())) : labels.byHand(ref, camera, kept, form);
+            read = photo != null && !photo.isEmpty() && form.ok() ? Optional.of(labels.fromPhoto(ref, camera, kept, photo.getBytes()))
+                    : labels.byHand(ref, camera, kept, form);
         } catch (BadInput refused) {
             form.fault("label", refused.getMessage());
         }
@@ -95,7 +98,8 @@ class KitController {
         Form form = new Form(values);
         long firm = ref.staff().firmId();
         List<KitView.PriceField> fields = kits.view(ref, frames.frame(ref, Stage.READY)).prices();
-        fields.stream().filter(field -> !form.raw(field.field()).isBlank()).forEach(field -> form.decimal(field.field(), "a price", 0, 1_000_000, "at most"));
+        fields.stream().filter(field -> !form.raw(field.field()).isBlank())
+                .forEach(field -> form.decimal(field.field(), "a price", 0, 1_000_000, "at most"));
         BigDecimal tax = BigDecimal.valueOf(form.decimal("tax", "the tax", 0, 100, "%"));
         String currency = form.text("currency", "the currency", 3).toUpperCase(Locale.ROOT);
         if (form.ok() && !currency.matches("[A-Z]{3}")) {

@@ -42,7 +42,8 @@ public record KitView(
     }
 
     private static KitList.Item item(Camera camera, Optional<HousePlan> plan) {
-        Optional<Fixings> fixings = plan.flatMap(p -> Fixings.wallBehind(p, camera.pose())).map(wall -> Fixings.into(wall.material(), camera.model().mount()));
+        Optional<Fixings> fixings = plan.flatMap(p -> Fixings.wallBehind(p, camera.pose()))
+                .map(wall -> Fixings.into(wall.material(), camera.model().mount()));
         return new KitList.Item(camera.name(), camera.model(), camera.settings().cardGb(), camera.pose().heightM(), fixings,
                 plan.flatMap(p -> CableRun.toNearestSocket(p, camera.model().power(), camera.pose())));
     }
@@ -50,15 +51,21 @@ public record KitView(
     static KitView of(List<KitList.Line> kit, Map<String, String> checked, Map<String, Long> prices, PriceBook.Money money, int minutes) {
         Map<KitList.Group, List<Row>> rows = new LinkedHashMap<>();
         Arrays.stream(KitList.Group.values()).forEach(group -> rows.put(group, new ArrayList<>()));
-        kit.forEach(line -> rows.get(line.group()).add(new Row(line.key(), line.what(), line.quantity(), line.why(), checked.containsKey(line.key()), checked.getOrDefault(line.key(), ""))));
+        kit.forEach(line -> rows.get(line.group()).add(new Row(line.key(), line.what(), line.quantity(), line.why(),
+                checked.containsKey(line.key()), checked.getOrDefault(line.key(), ""))));
         long inVan = kit.stream().filter(line -> checked.containsKey(line.key())).count();
         List<PriceField> fields = new ArrayList<>();
         kit.stream().filter(KitList.Line::sold).forEach(line -> fields.add(field(fields.size(), line.key(), line.what(), prices)));
         fields.add(field(fields.size(), "hour", "An hour's work", prices));
         Quotation quotation = Quotation.of(kit, prices, minutes, money.taxPercent());
-        String title = kit.isEmpty() ? "Nothing to bring: no camera is left to hang" : inVan == kit.size() ? "Everything lies in the van" : inVan + " of " + kit.size() + " lie in the van";
-        return new KitView(title, rows.entrySet().stream().filter(entry -> !entry.getValue().isEmpty()).map(entry -> new Group(entry.getKey().words(), entry.getValue())).toList(), fields,
-                quotation.lines().isEmpty() ? Optional.empty() : Optional.of(sum(quotation, money)), quotation.unpriced(), money.currency(), money.taxPercent().stripTrailingZeros().toPlainString());
+        String title = kit.isEmpty() ? "Nothing to bring: no camera is left to hang"
+                : inVan == kit.size() ? "Everything lies in the van" : inVan + " of " + kit.size() + " lie in the van";
+        return new KitView(title,
+                rows.entrySet().stream().filter(entry -> !entry.getValue().isEmpty())
+                        .map(entry -> new Group(entry.getKey().words(), entry.getValue())).toList(),
+                fields,
+                quotation.lines().isEmpty() ? Optional.empty() : Optional.of(sum(quotation, money)), quotation.unpriced(), money.currency(),
+                money.taxPercent().stripTrailingZeros().toPlainString());
     }
 
     private static PriceField field(int index, String key, String what, Map<String, Long> prices) {
@@ -66,8 +73,11 @@ public record KitView(
     }
 
     private static Sum sum(Quotation quotation, PriceBook.Money money) {
-        return new Sum(quotation.lines().stream().map(line -> new Priced(line.what(), line.quantity(), amount(line.eachCents()), amount(line.sumCents()))).toList(),
-                amount(quotation.netCents()) + " " + money.currency(), amount(quotation.taxCents()) + " " + money.currency(), amount(quotation.totalCents()) + " " + money.currency());
+        return new Sum(
+                quotation.lines().stream()
+                        .map(line -> new Priced(line.what(), line.quantity(), amount(line.eachCents()), amount(line.sumCents()))).toList(),
+                amount(quotation.netCents()) + " " + money.currency(), amount(quotation.taxCents()) + " " + money.currency(),
+                amount(quotation.totalCents()) + " " + money.currency());
     }
 
     private static String amount(long cents) {

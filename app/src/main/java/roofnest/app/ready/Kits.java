@@ -31,11 +31,15 @@ public class Kits {
     }
 
     /** One camera's sticker as written down. @param passwordSealed whether the password on it is in the sealed store */
-    public record LabelLine(long cameraId, String camera, String model, String stickerPlace, String serial, String deviceId, String kept, boolean passwordSealed) {}
+    public record LabelLine(long cameraId, String camera, String model, String stickerPlace, String serial, String deviceId, String kept,
+            boolean passwordSealed) {}
 
     public List<LabelLine> labels(HouseholdRef ref) {
-        return cameras.records(ref.id()).stream().map(record -> new LabelLine(record.id(), record.camera().name(), record.camera().model().fullName(), record.camera().model().setUp().stickerPlace(),
-                record.serial(), record.deviceId(), record.stickerKept(), secrets.hasInitialPassword(ref.id(), record.id()))).toList();
+        return cameras.records(ref.id()).stream()
+                .map(record -> new LabelLine(record.id(), record.camera().name(), record.camera().model().fullName(),
+                        record.camera().model().setUp().stickerPlace(),
+                        record.serial(), record.deviceId(), record.stickerKept(), secrets.hasInitialPassword(ref.id(), record.id())))
+                .toList();
     }
 
     public KitView view(HouseholdRef ref, Frame frame) {

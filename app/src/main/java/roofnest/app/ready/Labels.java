@@ -49,19 +49,24 @@ class Labels {
         if (!form.ok()) {
             return Optional.empty();
         }
-        return Optional.of(take(ref, cameraId, kept, new DeviceLabel(Optional.of(serial), text(deviceId), text(password), Optional.empty(), List.of())));
+        return Optional.of(take(ref, cameraId, kept,
+                new DeviceLabel(Optional.of(serial), text(deviceId), text(password), Optional.empty(), List.of())));
     }
 
     private Read take(HouseholdRef ref, Optional<Long> cameraId, String kept, DeviceLabel label) {
         return changes.make(ref, Stage.READY, () -> {
             CameraRepository.Record camera = camera(ref, cameraId, label);
             String serial = label.serial().or(label::deviceId).orElseThrow();
-            cameras.records(ref.id()).stream().filter(other -> other.id() != camera.id() && serial.equals(other.serial())).findFirst().ifPresent(other -> {
-                throw new BadInput("Serial " + serial + " is " + other.camera().name() + "'s already. Two devices never share one: look at the sticker again.");
-            });
-            cameras.keepLabel(ref.id(), camera.id(), new CameraRepository.Label(serial, label.deviceId().orElse(null), kept.isBlank() ? null : kept.strip(), ref.by()));
+            cameras.records(ref.id()).stream().filter(other -> other.id() != camera.id() && serial.equals(other.serial())).findFirst()
+                    .ifPresent(other -> {
+                        throw new BadInput("Serial " + serial + " is " + other.camera().name()
+                                + "'s already. Two devices never share one: look at the sticker again.");
+                    });
+            cameras.keepLabel(ref.id(), camera.id(),
+                    new CameraRepository.Label(serial, label.deviceId().orElse(null), kept.isBlank() ? null : kept.strip(), ref.by()));
             label.initialPassword().ifPresent(password -> secrets.sealInitialPassword(ref.id(), camera.id(), password, ref.by()));
-            return new Read(camera.camera().name(), serial, label.initialPassword().isPresent(), label.deviceId().filter(DeviceLabel::easilyMisread).isPresent(), label.unread());
+            return new Read(camera.camera().name(), serial, label.initialPassword().isPresent(),
+                    label.deviceId().filter(DeviceLabel::easilyMisread).isPresent(), label.unread());
         });
     }
 
@@ -70,12 +75,15 @@ class Labels {
         if (cameraId.isPresent()) {
             CameraRepository.Record chosen = cameras.get(ref.id(), cameraId.get());
             if (!label.fits(chosen.camera().model())) {
-                throw new BadInput("This label is of a " + label.model().orElseThrow() + "; " + chosen.camera().name() + " is a " + chosen.camera().model().fullName() + ". Nothing was kept.");
+                throw new BadInput("This label is of a " + label.model().orElseThrow() + "; " + chosen.camera().name() + " is a "
+                        + chosen.camera().model().fullName() + ". Nothing was kept.");
             }
             return chosen;
         }
-        return cameras.records(ref.id()).stream().filter(record -> record.serial() == null && label.fits(record.camera().model())).findFirst()
-                .orElseThrow(() -> new BadInput("No camera of this job still waits for a label of a " + label.model().orElse("model that it does not name") + ". Choose the camera, if this is a new sticker for one."));
+        return cameras.records(ref.id()).stream().filter(record -> record.serial() == null && label.fits(record.camera().model()))
+                .findFirst()
+                .orElseThrow(() -> new BadInput("No camera of this job still waits for a label of a "
+                        + label.model().orElse("model that it does not name") + ". Choose the camera, if this is a new sticker for one."));
     }
 
     private static Optional<String> text(String typed) {

@@ -20,7 +20,8 @@ import roofnest.core.network.AddressPlan;
  * @param month a month's data, in a sentence
  */
 record LineView(
-        RouterRepository.Router router, Optional<Judged> pool, List<Recipe> recipes, List<Use> uses, Judged upload, Judged month, List<Saving> savings) {
+        RouterRepository.Router router, Optional<Judged> pool, List<Recipe> recipes, List<Use> uses, Judged upload, Judged month,
+        List<Saving> savings) {
     private static final int SAVINGS_SHOWN = 5;
 
     /** @param standing for its egg */
@@ -39,14 +40,17 @@ record LineView(
         return new LineView(router, addresses.map(plan -> pool(plan, cameras)),
                 addresses.stream().flatMap(plan -> cameras.stream().filter(camera -> camera.model().factoryAddress() != null)
                         .flatMap(camera -> plan.recipe(camera.name(), camera.model().factoryAddress()).stream()
-                                .map(recipe -> new Recipe(camera.name(), recipe.factoryAddress(), recipe.temporary(), recipe.steps())))).toList(),
+                                .map(recipe -> new Recipe(camera.name(), recipe.factoryAddress(), recipe.temporary(), recipe.steps()))))
+                        .toList(),
                 cameras.stream().map(camera -> row(camera, use(camera))).toList(), upload(cameras, router), month(uses, router),
-                MonthData.turnDown(uses).stream().limit(SAVINGS_SHOWN).map(way -> new Saving(way.what(), "saves " + gb(way.savesGb()) + " a month")).toList());
+                MonthData.turnDown(uses).stream().limit(SAVINGS_SHOWN)
+                        .map(way -> new Saving(way.what(), "saves " + gb(way.savesGb()) + " a month")).toList());
     }
 
     private static MonthData.Use use(Camera camera) {
         Camera.Settings settings = camera.settings();
-        return new MonthData.Use(camera.name(), settings.clipsPerDay(), settings.clipSeconds(), camera.model().recording().bitrateMbps(), settings.liveMinutes(), settings.cardGb() == 0);
+        return new MonthData.Use(camera.name(), settings.clipsPerDay(), settings.clipSeconds(), camera.model().recording().bitrateMbps(),
+                settings.liveMinutes(), settings.cardGb() == 0);
     }
 
     private static Uplink.Stream stream(Camera camera) {
@@ -54,37 +58,46 @@ record LineView(
     }
 
     private static Use row(Camera camera, MonthData.Use use) {
-        return new Use(camera.name(), Numbers.plain(use.bitrateMbps()) + " Mbit/s", Numbers.fixed(100 * camera.settings().busyShare(), 1) + " %",
+        return new Use(camera.name(), Numbers.plain(use.bitrateMbps()) + " Mbit/s",
+                Numbers.fixed(100 * camera.settings().busyShare(), 1) + " %",
                 gb(use.clipsGb()), gb(use.liveGb()), gb(use.gb()));
     }
 
     private static Judged pool(AddressPlan plan, List<Camera> cameras) {
         int waiting = (int) cameras.stream().filter(camera -> !camera.joined()).count();
         int lacking = plan.lacking(waiting);
-        String counted = plan.size() + " addresses are given out, " + plan.leases() + " are in use, and " + waiting + (waiting == 1 ? " camera still asks" : " cameras still ask") + " for one";
-        return lacking > 0 ? new Judged("broken", counted + ": " + lacking + " too few. Widen the range on the router, or shorten its lease so that old ones come free.")
+        String counted = plan.size() + " addresses are given out, " + plan.leases() + " are in use, and " + waiting
+                + (waiting == 1 ? " camera still asks" : " cameras still ask") + " for one";
+        return lacking > 0
+                ? new Judged("broken",
+                        counted + ": " + lacking
+                                + " too few. Widen the range on the router, or shorten its lease so that old ones come free.")
                 : new Judged(plan.free() - waiting < 5 ? "thin" : "kept", counted + ": " + (plan.free() - waiting) + " stay free.");
     }
 
     private static Judged upload(List<Camera> cameras, RouterRepository.Router router) {
         double rare = Uplink.rareMbps(cameras.stream().map(LineView::stream).toList());
-        String sends = "In the busiest hour the cameras together send at most " + Numbers.fixed(rare, 1) + " Mbit/s, 99 seconds in a hundred";
+        String sends
+                = "In the busiest hour the cameras together send at most " + Numbers.fixed(rare, 1) + " Mbit/s, 99 seconds in a hundred";
         if (router.upMbps().isEmpty()) {
             return new Judged("untried", sends + ". Measure the line to know whether it carries that.");
         }
         double usable = Uplink.USABLE_SHARE * router.upMbps().get();
         boolean carries = Uplink.carries(router.upMbps().get(), rare);
-        return new Judged(carries ? "kept" : "broken", sends + "; of the " + Numbers.plain(router.upMbps().get()) + " Mbit/s measured, " + Numbers.fixed(usable, 1) + " may be filled.");
+        return new Judged(carries ? "kept" : "broken", sends + "; of the " + Numbers.plain(router.upMbps().get()) + " Mbit/s measured, "
+                + Numbers.fixed(usable, 1) + " may be filled.");
     }
 
     private static Judged month(List<MonthData.Use> uses, RouterRepository.Router router) {
         double total = MonthData.totalGb(uses);
         String takes = "A month takes " + gb(total);
         if (router.simGb().isEmpty()) {
-            return new Judged("untried", takes + " for clips sent up and live minutes watched from outside. The line has no limit written down.");
+            return new Judged("untried",
+                    takes + " for clips sent up and live minutes watched from outside. The line has no limit written down.");
         }
         double plan = router.simGb().get();
-        return new Judged(total > plan ? "broken" : total > 0.8 * plan ? "thin" : "kept", takes + " of the " + Numbers.plain(plan) + " GB that the plan holds.");
+        return new Judged(total > plan ? "broken" : total > 0.8 * plan ? "thin" : "kept",
+                takes + " of the " + Numbers.plain(plan) + " GB that the plan holds.");
     }
 
     private static String gb(double gb) {

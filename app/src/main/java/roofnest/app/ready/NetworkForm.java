@@ -43,6 +43,7 @@ final class NetworkForm {
         if (bands.isEmpty()) {
             form.fault("bands", "Tick at least one band.");
         }
-        return form.ok() ? Optional.of(new HomeNetwork(name, password, bands, security, form.has("hidden"), form.has("isolated"))) : Optional.empty();
+        return form.ok() ? Optional.of(new HomeNetwork(name, password, bands, security, form.has("hidden"), form.has("isolated")))
+                : Optional.empty();
     }
 }

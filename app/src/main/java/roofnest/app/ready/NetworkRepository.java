@@ -29,7 +29,8 @@ public class NetworkRepository {
 
     /** @param forCameras whether it is the one that cameras join; a house has one at most */
     public record NetworkRow(
-            long id, String name, Set<Band> bands, WifiSecurity security, boolean hidden, boolean isolated, boolean forCameras, int version) {}
+            long id, String name, Set<Band> bands, WifiSecurity security, boolean hidden, boolean isolated, boolean forCameras,
+            int version) {}
 
     public record OtherThing(long id, String name, int howMany) {}
 
@@ -41,11 +42,11 @@ public class NetworkRepository {
     /** The one that cameras join first. */
     public List<NetworkRow> all(long householdId) {
         return jdbc.sql("""
-                select id, name, bands, security, hidden, isolated, for_cameras, version
-                from network
-                where household_id = :householdId
-                order by for_cameras desc, id
-                """)
+            select id, name, bands, security, hidden, isolated, for_cameras, version
+            from network
+            where household_id = :householdId
+            order by for_cameras desc, id
+            """)
                 .param("householdId", householdId)
                 .query((row, n) -> new NetworkRow(row.getLong("id"), row.getString("name"),
                         Arrays.stream((String[]) row.getArray("bands").getArray()).map(Band::valueOf).collect(Collectors.toSet()),
@@ -60,7 +61,8 @@ public class NetworkRepository {
     }
 
     public HomeNetwork withPassword(long householdId, NetworkRow row) {
-        return new HomeNetwork(row.name(), secrets.wifiPasswordForRules(householdId, row.id()).orElse(""), row.bands(), row.security(), row.hidden(), row.isolated());
+        return new HomeNetwork(row.name(), secrets.wifiPasswordForRules(householdId, row.id()).orElse(""), row.bands(), row.security(),
+                row.hidden(), row.isolated());
     }
 
     /** Saves the network that cameras join, if nobody saved it since {@code version}; 0 means that there was none. */
@@ -82,17 +84,18 @@ public class NetworkRepository {
     }
 
     private int versionNow(long householdId, long id) {
-        return all(householdId).stream().filter(row -> id == 0 ? row.forCameras() : row.id() == id).mapToInt(NetworkRow::version).findFirst().orElse(0);
+        return all(householdId).stream().filter(row -> id == 0 ? row.forCameras() : row.id() == id).mapToInt(NetworkRow::version)
+                .findFirst().orElse(0);
     }
 
     private Optional<Long> insert(long householdId, HomeNetwork network) {
         return jdbc.sql("""
-                insert into network (household_id, name, bands, security, hidden, isolated, for_cameras, version)
-                values (:householdId, :name, :bands, :security, :hidden, :isolated,
-                        not exists (select from network where household_id = :householdId), 1)
-                on conflict do nothing
-                returning id
-                """)
+            insert into network (household_id, name, bands, security, hidden, isolated, for_cameras, version)
+            values (:householdId, :name, :bands, :security, :hidden, :isolated,
+                    not exists (select from network where household_id = :householdId), 1)
+            on conflict do nothing
+            returning id
+            """)
                 .param("householdId", householdId)
                 .param("name", network.name())
                 .param("bands", bands(network))
@@ -104,11 +107,11 @@ public class NetworkRepository {
 
     private Optional<Long> update(long householdId, long id, HomeNetwork network, int version) {
         return jdbc.sql("""
-                update network
-                set name = :name, bands = :bands, security = :security, hidden = :hidden, isolated = :isolated, version = version + 1
-                where household_id = :householdId and id = :id and version = :version
-                returning id
-                """)
+            update network
+            set name = :name, bands = :bands, security = :security, hidden = :hidden, isolated = :isolated, version = version + 1
+            where household_id = :householdId and id = :id and version = :version
+            returning id
+            """)
                 .param("name", network.name())
                 .param("bands", bands(network))
                 .param("security", network.security().name())
@@ -125,8 +128,10 @@ public class NetworkRepository {
         if (all(householdId).stream().noneMatch(row -> row.id() == id)) {
             throw new NoSuchPage();
         }
-        jdbc.sql("update network set for_cameras = false where household_id = :householdId and for_cameras").param("householdId", householdId).update();
-        jdbc.sql("update network set for_cameras = true where household_id = :householdId and id = :id").param("householdId", householdId).param("id", id).update();
+        jdbc.sql("update network set for_cameras = false where household_id = :householdId and for_cameras")
+                .param("householdId", householdId).update();
+        jdbc.sql("update network set for_cameras = true where household_id = :householdId and id = :id").param("householdId", householdId)
+                .param("id", id).update();
     }
 
     /** Takes a network out, with its sealed password; the one that cameras join stays. */

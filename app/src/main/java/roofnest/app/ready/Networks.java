@@ -36,7 +36,8 @@ public class Networks {
 
     ReadyView.Stored stored(long householdId) {
         List<NetworkRepository.NetworkRow> rows = networks.all(householdId);
-        return new ReadyView.Stored(rows, rows.stream().map(row -> networks.withPassword(householdId, row)).toList(), routers.of(householdId).makesNames(),
+        return new ReadyView.Stored(rows, rows.stream().map(row -> networks.withPassword(householdId, row)).toList(),
+                routers.of(householdId).makesNames(),
                 networks.otherThings(householdId));
     }
 
@@ -44,7 +45,8 @@ public class Networks {
     FitMatrix.Plan note(HouseholdRef ref, Frame frame, Set<NetworkChange> made) {
         HomeNetwork now = frame.facts().network().orElseThrow(NoSuchPage::new);
         NetworkRepository.NetworkRow row = networks.find(ref.id()).orElseThrow(NoSuchPage::new);
-        FitMatrix.Plan plan = FitMatrix.with(List.copyOf(made), now, routers.of(ref.id()).makesNames(), ReadyView.devices(frame), frame.facts().otherThings());
+        FitMatrix.Plan plan = FitMatrix.with(List.copyOf(made), now, routers.of(ref.id()).makesNames(), ReadyView.devices(frame),
+                frame.facts().otherThings());
         if (plan.changes().isEmpty()) {
             throw new BadInput("Tick a change first.");
         }
@@ -64,17 +66,21 @@ public class Networks {
 
     /** The text of a {@code WIFI:} code becomes a network, or the new password of the one of that name. */
     HomeNetwork takeCode(HouseholdRef ref, String text) {
-        HomeNetwork read = WifiCode.read(text).orElseThrow(() -> new BadInput("This is not the code of a Wi-Fi; its text starts with WIFI:."));
+        HomeNetwork read
+                = WifiCode.read(text).orElseThrow(() -> new BadInput("This is not the code of a Wi-Fi; its text starts with WIFI:."));
         changes.run(ref, Stage.READY, () -> take(ref.id(), read, ref.by()));
         return read;
     }
 
     /** Writes down what is known of a network by its name; bands and the rest of one already written down stay. */
     public void take(long householdId, HomeNetwork read, String by) {
-        Optional<NetworkRepository.NetworkRow> known = networks.all(householdId).stream().filter(row -> row.name().equals(read.name())).findFirst();
+        Optional<NetworkRepository.NetworkRow> known
+                = networks.all(householdId).stream().filter(row -> row.name().equals(read.name())).findFirst();
         HomeNetwork network = known.map(row -> new HomeNetwork(read.name(), read.password(), row.bands(),
-                read.security() == WifiSecurity.OPEN || row.security() == WifiSecurity.OPEN ? read.security() : row.security(), row.hidden(), row.isolated())).orElse(read);
-        networks.save(householdId, known.map(NetworkRepository.NetworkRow::id).orElse(0L), network, known.map(NetworkRepository.NetworkRow::version).orElse(0), by);
+                read.security() == WifiSecurity.OPEN || row.security() == WifiSecurity.OPEN ? read.security() : row.security(),
+                row.hidden(), row.isolated())).orElse(read);
+        networks.save(householdId, known.map(NetworkRepository.NetworkRow::id).orElse(0L), network,
+                known.map(NetworkRepository.NetworkRow::version).orElse(0), by);
     }
 
     /** Bands and security of the cameras' network, as a scan heard them. */

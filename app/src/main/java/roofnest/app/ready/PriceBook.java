@@ -27,10 +27,10 @@ public class PriceBook {
 
     public void setMoney(long firmId, Money money) {
         jdbc.sql("""
-                insert into firm_money (firm_id, currency, tax_percent)
-                values (:firm, :currency, :tax)
-                on conflict (firm_id) do update set currency = excluded.currency, tax_percent = excluded.tax_percent
-                """)
+            insert into firm_money (firm_id, currency, tax_percent)
+            values (:firm, :currency, :tax)
+            on conflict (firm_id) do update set currency = excluded.currency, tax_percent = excluded.tax_percent
+            """)
                 .param("firm", firmId)
                 .param("currency", money.currency())
                 .param("tax", money.taxPercent())
@@ -49,10 +49,10 @@ public class PriceBook {
 
     public void set(long firmId, String key, long cents) {
         jdbc.sql("""
-                insert into price (firm_id, item_key, cents)
-                values (:firm, :key, :cents)
-                on conflict (firm_id, item_key) do update set cents = excluded.cents
-                """)
+            insert into price (firm_id, item_key, cents)
+            values (:firm, :key, :cents)
+            on conflict (firm_id, item_key) do update set cents = excluded.cents
+            """)
                 .param("firm", firmId)
                 .param("key", key)
                 .param("cents", cents)

@@ -51,7 +51,8 @@ class ReadyController {
     }
 
     @GetMapping("/households/{household}/ready")
-    String ready(HouseholdRef ref, @RequestParam(required = false) String network, @RequestParam(required = false) List<String> with, Model model) {
+    String ready(HouseholdRef ref, @RequestParam(required = false) String network, @RequestParam(required = false) List<String> with,
+            Model model) {
         return page(ref, model, Form.empty(), ReadyView.Asked.of(network, with));
     }
 
@@ -59,7 +60,8 @@ class ReadyController {
     String save(HouseholdRef ref, @RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
         Form form = new Form(values);
         int version = form.version();
-        long id = form.has("network") ? form.whole("network", "the network", 0, Integer.MAX_VALUE, "networks") : networks.find(ref.id()).map(NetworkRepository.NetworkRow::id).orElse(0L);
+        long id = form.has("network") ? form.whole("network", "the network", 0, Integer.MAX_VALUE, "networks")
+                : networks.find(ref.id()).map(NetworkRepository.NetworkRow::id).orElse(0L);
         ReadyView.Asked asked = ReadyView.Asked.of(id == 0 ? "new" : String.valueOf(id), List.of());
         Optional<HomeNetwork> read = NetworkForm.read(form, secrets.wifiPasswordForRules(ref.id(), id));
         if (read.isPresent() && networks.all(ref.id()).stream().anyMatch(row -> row.id() != id && row.name().equals(read.get().name()))) {
@@ -106,7 +108,8 @@ class ReadyController {
         HomeNetwork now = frame.facts().network().orElseThrow(NoSuchPage::new);
         SafeCredentials safe = ReadyView.suggestion(frame, now);
         int version = networks.find(ref.id()).orElseThrow(NoSuchPage::new).version();
-        changes.run(ref, Stage.READY, () -> networks.save(ref.id(), now.withNameAndPassword(safe.name(), safe.password()), version, ref.by()));
+        changes.run(ref, Stage.READY,
+                () -> networks.save(ref.id(), now.withNameAndPassword(safe.name(), safe.password()), version, ref.by()));
         flash.addFlashAttribute("notice", "Noted. Set the router to this name and password, then rejoin what is listed below.");
         return toSheet(ref);
     }
@@ -123,15 +126,19 @@ class ReadyController {
     @PreAuthorize("hasAuthority('REVEAL')")
     String code(HouseholdRef ref, RedirectAttributes flash) {
         HomeNetwork network = networks.homeNetwork(ref.id()).orElseThrow(NoSuchPage::new);
-        secrets.revealWifiPassword(ref, "shown as a code").ifPresent(password -> flash.addFlashAttribute("wifiCode", CodePicture.of(WifiCode.text(network))));
+        secrets.revealWifiPassword(ref, "shown as a code")
+                .ifPresent(password -> flash.addFlashAttribute("wifiCode", CodePicture.of(WifiCode.text(network))));
         return toSheet(ref);
     }
 
     @PostMapping("/households/{household}/ready/label")
-    String readLabel(HouseholdRef ref, @RequestParam(required = false) String code, @RequestParam(required = false) MultipartFile photo, RedirectAttributes flash) throws IOException {
+    String readLabel(HouseholdRef ref, @RequestParam(required = false) String code, @RequestParam(required = false) MultipartFile photo,
+            RedirectAttributes flash) throws IOException {
         boolean typed = code != null && !code.isBlank();
         HomeNetwork read = work.takeCode(ref, typed ? code.strip() : wifiCodeIn(photo));
-        flash.addFlashAttribute("notice", "Read " + read.name() + (read.password().isEmpty() ? "." : "; its password went into the sealed store.") + " The code does not say which bands it is on: check them.");
+        flash.addFlashAttribute("notice",
+                "Read " + read.name() + (read.password().isEmpty() ? "." : "; its password went into the sealed store.")
+                        + " The code does not say which bands it is on: check them.");
         return toSheet(ref);
     }
 

@@ -30,7 +30,8 @@ import roofnest.core.network.SafeCredentials;
  * @param cheapest that lets every camera simply join; empty when nothing does or nothing needs to
  */
 record ReadyView(
-        List<NetworkRepository.NetworkRow> networks, Optional<NetworkRepository.NetworkRow> edited, boolean passwordSealed, List<Line> lines,
+        List<NetworkRepository.NetworkRow> networks, Optional<NetworkRepository.NetworkRow> edited, boolean passwordSealed,
+        List<Line> lines,
         Optional<Suggestion> suggestion, List<Change> changes, Optional<Outcome> chosen, Optional<Outcome> cheapest, boolean allJoin,
         List<NetworkRepository.OtherThing> things, String rejoinCost, List<Band> bands, List<WifiSecurity> securities) {
 
@@ -56,7 +57,8 @@ record ReadyView(
 
     /** The changes of these names; what is no change is left out. */
     static Set<NetworkChange> changes(List<String> with) {
-        return Arrays.stream(NetworkChange.values()).filter(change -> with != null && with.contains(change.name())).collect(Collectors.toSet());
+        return Arrays.stream(NetworkChange.values()).filter(change -> with != null && with.contains(change.name()))
+                .collect(Collectors.toSet());
     }
 
     static ReadyView of(Frame frame, Stored stored, Asked asked) {
@@ -70,17 +72,22 @@ record ReadyView(
                 .filter(plan -> !plan.changes().isEmpty()).map(plan -> outcome(plan, devices));
         Optional<Outcome> chosen = network.filter(now -> !asked.ticked().isEmpty())
                 .map(now -> outcome(FitMatrix.with(List.copyOf(asked.ticked()), now, stored.makesNames(), devices, others), devices));
-        boolean allJoin = !devices.isEmpty() && matrix.rows().stream().allMatch(row -> !row.cells().isEmpty() && row.cells().get(0).verdict() == FitMatrix.Verdict.JOINS);
-        return new ReadyView(stored.rows(), edited(stored.rows(), asked.network()), network.filter(n -> !n.password().isEmpty()).isPresent(),
+        boolean allJoin = !devices.isEmpty() && matrix.rows().stream()
+                .allMatch(row -> !row.cells().isEmpty() && row.cells().get(0).verdict() == FitMatrix.Verdict.JOINS);
+        return new ReadyView(stored.rows(), edited(stored.rows(), asked.network()),
+                network.filter(n -> !n.password().isEmpty()).isPresent(),
                 matrix.rows().stream().map(ReadyView::line).toList(),
                 credentialsAtFault ? network.map(now -> suggestion(now, suggestion(frame, now))) : Optional.empty(),
-                network.map(now -> Arrays.stream(NetworkChange.values()).filter(change -> change.applies(now, stored.makesNames(), models(devices)))
+                network.map(now -> Arrays.stream(NetworkChange.values())
+                        .filter(change -> change.applies(now, stored.makesNames(), models(devices)))
                         .map(change -> change(change, others, asked.ticked().contains(change))).toList()).orElse(List.of()),
-                chosen, cheapest, allJoin, stored.things(), SafeCredentials.rejoinCost(others), List.of(Band.values()), List.of(WifiSecurity.values()));
+                chosen, cheapest, allJoin, stored.things(), SafeCredentials.rejoinCost(others), List.of(Band.values()),
+                List.of(WifiSecurity.values()));
     }
 
     /** @param networks with their passwords, in the order of the rows */
-    record Stored(List<NetworkRepository.NetworkRow> rows, List<HomeNetwork> networks, boolean makesNames, List<NetworkRepository.OtherThing> things) {}
+    record Stored(List<NetworkRepository.NetworkRow> rows, List<HomeNetwork> networks, boolean makesNames,
+            List<NetworkRepository.OtherThing> things) {}
 
     static List<FitMatrix.Device> devices(Frame frame) {
         return frame.facts().cameras().stream().map((Camera camera) -> new FitMatrix.Device(camera.name(), camera.model())).toList();
@@ -95,11 +102,13 @@ record ReadyView(
     }
 
     private static Optional<NetworkRepository.NetworkRow> edited(List<NetworkRepository.NetworkRow> rows, String asked) {
-        return asked.isEmpty() ? rows.stream().findFirst() : rows.stream().filter(row -> asked.equals(String.valueOf(row.id()))).findFirst();
+        return asked.isEmpty() ? rows.stream().findFirst()
+                : rows.stream().filter(row -> asked.equals(String.valueOf(row.id()))).findFirst();
     }
 
     private static Suggestion suggestion(HomeNetwork now, SafeCredentials safe) {
-        return new Suggestion(safe.name(), !safe.name().equals(now.name()), !safe.password().equals(now.password()), safe.password().length());
+        return new Suggestion(safe.name(), !safe.name().equals(now.name()), !safe.password().equals(now.password()),
+                safe.password().length());
     }
 
     private static Line line(FitMatrix.Row row) {
@@ -117,15 +126,19 @@ record ReadyView(
     }
 
     private static Change change(NetworkChange change, int others, boolean ticked) {
-        String minutes = Numbers.fixed(change.minutes(others), 0) + " min" + (change.othersRejoin() && others > 0 ? ", " + others + " rejoin" : "");
+        String minutes = Numbers.fixed(change.minutes(others), 0) + " min"
+                + (change.othersRejoin() && others > 0 ? ", " + others + " rejoin" : "");
         return new Change(change.name(), change.words(), change.detail(), minutes, ticked);
     }
 
     private static Outcome outcome(FitMatrix.Plan plan, List<FitMatrix.Device> devices) {
         int joined = devices.size() - plan.left().size();
-        return new Outcome(plan.changes().stream().map(Enum::name).toList(), plan.changes().stream().map(NetworkChange::words).toList(), plan.cost(),
-                joined + " of " + devices.size() + (devices.size() == 1 ? " camera" : " cameras") + (joined == 1 ? " simply joins" : " simply join"),
-                plan.left().stream().map(FitMatrix.Device::name).collect(Collectors.joining(", ")), plan.left().isEmpty(), plan.needsPassword());
+        return new Outcome(plan.changes().stream().map(Enum::name).toList(), plan.changes().stream().map(NetworkChange::words).toList(),
+                plan.cost(),
+                joined + " of " + devices.size() + (devices.size() == 1 ? " camera" : " cameras")
+                        + (joined == 1 ? " simply joins" : " simply join"),
+                plan.left().stream().map(FitMatrix.Device::name).collect(Collectors.joining(", ")), plan.left().isEmpty(),
+                plan.needsPassword());
     }
 
     /** As typed if the form was sent, else as stored. */

@@ -16,7 +16,9 @@ final class RouterForm {
         Optional<Double> up = decimal(form, "upMbps", "what goes up the line", 0.1, 10_000, "Mbit/s");
         Optional<Double> sim = decimal(form, "simGb", "the plan's data", 0.1, 100_000, "GB a month");
         Optional<RouterRepository.Addresses> addresses = addresses(form);
-        return form.ok() ? Optional.of(new RouterRepository.Router(model, form.has("pushButton"), form.has("makesNames"), addresses, up, sim, form.version()))
+        return form.ok()
+                ? Optional.of(new RouterRepository.Router(model, form.has("pushButton"), form.has("makesNames"), addresses, up, sim,
+                        form.version()))
                 : Optional.empty();
     }
 

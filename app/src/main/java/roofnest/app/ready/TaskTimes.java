@@ -18,13 +18,15 @@ class TaskTimes {
 
     List<Pace.Seen> seen(long firmId) {
         return jdbc.sql("""
-                select t.task_id, t.hands_on, extract(epoch from t.hands_off_at - t.begun_at) / 60 as real_minutes
-                from visit_task t
-                join visit v on v.id = t.visit_id
-                join household h on h.id = v.household_id
-                where h.firm_id = :firm and t.hands_off_at is not null and t.hands_on > 0
-                """)
+            select t.task_id, t.hands_on, extract(epoch from t.hands_off_at - t.begun_at) / 60 as real_minutes
+            from visit_task t
+            join visit v on v.id = t.visit_id
+            join household h on h.id = v.household_id
+            where h.firm_id = :firm and t.hands_off_at is not null and t.hands_on > 0
+            """)
                 .param("firm", firmId)
-                .query((row, n) -> new Pace.Seen(Pace.kindOf(row.getString("task_id")), row.getDouble("hands_on"), row.getDouble("real_minutes"))).list();
+                .query((row, n) -> new Pace.Seen(Pace.kindOf(row.getString("task_id")), row.getDouble("hands_on"),
+                        row.getDouble("real_minutes")))
+                .list();
     }
 }

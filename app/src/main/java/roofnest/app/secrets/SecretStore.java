@@ -51,7 +51,8 @@ public class SecretStore {
     }
 
     private Optional<Long> camerasNetwork(long householdId) {
-        return jdbc.sql("select id from network where household_id = :householdId and for_cameras").param("householdId", householdId).query(Long.class).optional();
+        return jdbc.sql("select id from network where household_id = :householdId and for_cameras").param("householdId", householdId)
+                .query(Long.class).optional();
     }
 
     public Optional<String> wifiPasswordForRules(long householdId, long networkId) {
@@ -97,11 +98,11 @@ public class SecretStore {
 
     public List<Reveal> reveals(long householdId) {
         return jdbc.sql("""
-                select what, by_name, at
-                from secret_reveal
-                where household_id = :householdId
-                order by at desc, id desc
-                """)
+            select what, by_name, at
+            from secret_reveal
+            where household_id = :householdId
+            order by at desc, id desc
+            """)
                 .param("householdId", householdId)
                 .query((row, n) -> new Reveal(row.getString("what"), row.getString("by_name"), row.getObject("at", OffsetDateTime.class)))
                 .list();
@@ -111,17 +112,18 @@ public class SecretStore {
     private record Which(long householdId, String kind, Long cameraId, Long networkId, Long hubId) {
         /** Bound into the seal, so that a sealed value moved to another household or kind does not open. */
         private String belongsTo() {
-            return "household " + householdId + " " + kind + (cameraId == null ? "" : " camera " + cameraId) + (hubId == null ? "" : " hub " + hubId);
+            return "household " + householdId + " " + kind + (cameraId == null ? "" : " camera " + cameraId)
+                    + (hubId == null ? "" : " hub " + hubId);
         }
     }
 
     private void seal(Which which, String secret, String by) {
         jdbc.sql("""
-                insert into secret (household_id, kind, camera_id, network_id, hub_id, sealed, sealed_at, sealed_by)
-                values (:householdId, :kind, :cameraId, :networkId, :hubId, :sealed, :now, :by)
-                on conflict (household_id, kind, coalesce(camera_id, 0), coalesce(network_id, 0), coalesce(hub_id, 0))
-                do update set sealed = excluded.sealed, sealed_at = excluded.sealed_at, sealed_by = excluded.sealed_by
-                """)
+            insert into secret (household_id, kind, camera_id, network_id, hub_id, sealed, sealed_at, sealed_by)
+            values (:householdId, :kind, :cameraId, :networkId, :hubId, :sealed, :now, :by)
+            on conflict (household_id, kind, coalesce(camera_id, 0), coalesce(network_id, 0), coalesce(hub_id, 0))
+            do update set sealed = excluded.sealed, sealed_at = excluded.sealed_at, sealed_by = excluded.sealed_by
+            """)
                 .param("householdId", which.householdId())
                 .param("kind", which.kind())
                 .param("cameraId", which.cameraId(), Types.BIGINT)
@@ -135,10 +137,10 @@ public class SecretStore {
 
     private Optional<String> open(Which which) {
         return jdbc.sql("""
-                select sealed from secret
-                where household_id = :householdId and kind = :kind and coalesce(camera_id, 0) = coalesce(:cameraId, 0)
-                  and coalesce(network_id, 0) = coalesce(:networkId, 0) and coalesce(hub_id, 0) = coalesce(:hubId, 0)
-                """)
+            select sealed from secret
+            where household_id = :householdId and kind = :kind and coalesce(camera_id, 0) = coalesce(:cameraId, 0)
+              and coalesce(network_id, 0) = coalesce(:networkId, 0) and coalesce(hub_id, 0) = coalesce(:hubId, 0)
+            """)
                 .param("householdId", which.householdId())
                 .param("kind", which.kind())
                 .param("cameraId", which.cameraId(), Types.BIGINT)
@@ -150,9 +152,9 @@ public class SecretStore {
 
     private void log(HouseholdRef ref, String what) {
         jdbc.sql("""
-                insert into secret_reveal (household_id, what, by_name, at)
-                values (:householdId, :what, :by, :now)
-                """)
+            insert into secret_reveal (household_id, what, by_name, at)
+            values (:householdId, :what, :by, :now)
+            """)
                 .param("householdId", ref.id())
                 .param("what", what)
                 .param("by", ref.by())

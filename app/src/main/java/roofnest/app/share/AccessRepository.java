@@ -26,11 +26,11 @@ public class AccessRepository {
         List<Access.Person> people = residents.of(householdId).stream()
                 .map(r -> new Access.Person(r.id(), r.name(), r.tie(), Optional.ofNullable(r.leftOn()))).toList();
         List<Access.Grant> grants = jdbc.sql("""
-                select resident_id, camera_id, role, until_on
-                from access_grant
-                where household_id = :householdId
-                order by resident_id, camera_id
-                """)
+            select resident_id, camera_id, role, until_on
+            from access_grant
+            where household_id = :householdId
+            order by resident_id, camera_id
+            """)
                 .param("householdId", householdId)
                 .query((row, n) -> new Access.Grant(row.getLong("resident_id"), row.getLong("camera_id"),
                         Access.Role.valueOf(row.getString("role")), Optional.ofNullable(row.getObject("until_on", LocalDate.class))))
@@ -40,10 +40,10 @@ public class AccessRepository {
 
     public void grant(long householdId, long residentId, long cameraId, Access.Role role, LocalDate until) {
         jdbc.sql("""
-                insert into access_grant (household_id, resident_id, camera_id, role, until_on)
-                values (:householdId, :residentId, :cameraId, :role, :until)
-                on conflict (resident_id, camera_id) do update set role = excluded.role, until_on = excluded.until_on
-                """)
+            insert into access_grant (household_id, resident_id, camera_id, role, until_on)
+            values (:householdId, :residentId, :cameraId, :role, :until)
+            on conflict (resident_id, camera_id) do update set role = excluded.role, until_on = excluded.until_on
+            """)
                 .param("householdId", householdId)
                 .param("residentId", residentId)
                 .param("cameraId", cameraId)
@@ -54,9 +54,9 @@ public class AccessRepository {
 
     public void revoke(long householdId, long residentId, long cameraId) {
         jdbc.sql("""
-                delete from access_grant
-                where household_id = :householdId and resident_id = :residentId and camera_id = :cameraId
-                """)
+            delete from access_grant
+            where household_id = :householdId and resident_id = :residentId and camera_id = :cameraId
+            """)
                 .param("householdId", householdId)
                 .param("residentId", residentId)
                 .param("cameraId", cameraId)
@@ -66,9 +66,9 @@ public class AccessRepository {
     /** The firm's own access ends with the hand-over. */
     public void revokeFirm(long householdId) {
         jdbc.sql("""
-                delete from access_grant g using resident r
-                where g.household_id = :householdId and r.id = g.resident_id and r.tie = 'FIRM'
-                """)
+            delete from access_grant g using resident r
+            where g.household_id = :householdId and r.id = g.resident_id and r.tie = 'FIRM'
+            """)
                 .param("householdId", householdId)
                 .update();
     }

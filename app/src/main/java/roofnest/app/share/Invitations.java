@@ -53,9 +53,9 @@ public class Invitations {
         String token = tokens.fresh();
         OffsetDateTime now = OffsetDateTime.now(clock);
         jdbc.sql("""
-                insert into invitation (household_id, resident_id, token_hash, sent_at, expires_at)
-                values (:householdId, :residentId, :hash, :now, :expires)
-                """)
+            insert into invitation (household_id, resident_id, token_hash, sent_at, expires_at)
+            values (:householdId, :residentId, :hash, :now, :expires)
+            """)
                 .param("householdId", ref.id())
                 .param("residentId", resident.id())
                 .param("hash", tokens.hash(token))
@@ -73,13 +73,13 @@ public class Invitations {
     Optional<Invitation> find(String token) {
         OffsetDateTime now = OffsetDateTime.now(clock);
         return jdbc.sql("""
-                select r.name as person, h.name || ', ' || h.address as household, f.name as firm, i.accepted_at, i.expires_at
-                from invitation i
-                join resident r on r.id = i.resident_id
-                join household h on h.id = i.household_id
-                join firm f on f.id = h.firm_id
-                where i.token_hash = :hash
-                """)
+            select r.name as person, h.name || ', ' || h.address as household, f.name as firm, i.accepted_at, i.expires_at
+            from invitation i
+            join resident r on r.id = i.resident_id
+            join household h on h.id = i.household_id
+            join firm f on f.id = h.firm_id
+            where i.token_hash = :hash
+            """)
                 .param("hash", tokens.hash(token))
                 .query((row, n) -> new Invitation(row.getString("person"), row.getString("household"), row.getString("firm"),
                         row.getObject("accepted_at", OffsetDateTime.class),
@@ -91,9 +91,9 @@ public class Invitations {
     @Transactional
     public void accept(String token) {
         jdbc.sql("""
-                update invitation set accepted_at = :now
-                where token_hash = :hash and accepted_at is null and expires_at > :now
-                """)
+            update invitation set accepted_at = :now
+            where token_hash = :hash and accepted_at is null and expires_at > :now
+            """)
                 .param("now", OffsetDateTime.now(clock))
                 .param("hash", tokens.hash(token))
                 .update();

@@ -22,11 +22,11 @@ public class MailRepository {
 
     List<Mail> of(long householdId) {
         return jdbc.sql("""
-                select id, to_address, subject, body, link, sent_at
-                from mail
-                where household_id = :householdId
-                order by id desc
-                """)
+            select id, to_address, subject, body, link, sent_at
+            from mail
+            where household_id = :householdId
+            order by id desc
+            """)
                 .param("householdId", householdId)
                 .query((row, n) -> new Mail(row.getLong("id"), row.getString("to_address"), row.getString("subject"), row.getString("body"),
                         row.getString("link"), row.getObject("sent_at", OffsetDateTime.class)))
@@ -35,9 +35,9 @@ public class MailRepository {
 
     public void send(long householdId, String to, String subject, String body, String link) {
         jdbc.sql("""
-                insert into mail (household_id, to_address, subject, body, link, sent_at)
-                values (:householdId, :to, :subject, :body, :link, :now)
-                """)
+            insert into mail (household_id, to_address, subject, body, link, sent_at)
+            values (:householdId, :to, :subject, :body, :link, :now)
+            """)
                 .param("householdId", householdId)
                 .param("to", to)
                 .param("subject", subject)

@@ -70,7 +70,8 @@ class ShareController {
         }
         LocalDate until = role == Access.Role.GUEST ? form.date("until", "the guest's last day") : null;
         if (!form.ok()) {
-            form.fault("cell-" + residentId + "-" + cameraId, form.faultAt("until") == null ? form.faultAt("role") : "A guest needs a last day.");
+            form.fault("cell-" + residentId + "-" + cameraId,
+                    form.faultAt("until") == null ? form.faultAt("role") : "A guest needs a last day.");
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(ref, model, form);
         }

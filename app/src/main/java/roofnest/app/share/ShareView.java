@@ -33,11 +33,13 @@ record ShareView(List<Column> cameras, List<Row> rows, List<Access.Role> roles) 
                 .collect(Collectors.toMap(intruder -> intruder.person().id(), Access.Intruder::why));
         List<Row> rows = residents.stream().map(resident -> row(resident, access, cameras, flags, invitations)).toList();
         return new ShareView(cameras.stream().map(camera -> new Column(
-                camera.id(), camera.name(), camera.model().fullName(), camera.model().sharing().words())).toList(), rows, List.of(Access.Role.values()));
+                camera.id(), camera.name(), camera.model().fullName(), camera.model().sharing().words())).toList(), rows,
+                List.of(Access.Role.values()));
     }
 
     private static Row row(
-            ResidentRepository.Resident resident, Access access, List<Camera> cameras, Map<Long, String> flags, Map<Long, String> invitations) {
+            ResidentRepository.Resident resident, Access access, List<Camera> cameras, Map<Long, String> flags,
+            Map<Long, String> invitations) {
         List<Cell> cells = cameras.stream().map(camera -> {
             Optional<Access.Grant> grant = access.grant(resident.id(), camera.id());
             return new Cell(camera.id(), grant.map(g -> g.role().name()).orElse(""),

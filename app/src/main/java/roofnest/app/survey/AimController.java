@@ -124,7 +124,8 @@ class AimController {
         } catch (IllegalArgumentException e) {
             // Told below.
         }
-        throw new BadInput(camera.model().mask().canMask() ? "The picture has no cell of that name." : camera.model().fullName() + " cannot black out parts of its picture.");
+        throw new BadInput(camera.model().mask().canMask() ? "The picture has no cell of that name."
+                : camera.model().fullName() + " cannot black out parts of its picture.");
     }
 
     private static Zone zone(Camera camera, ZoneDrawn drawn, String name) {
@@ -132,10 +133,12 @@ class AimController {
             if (drawn.corners() != null) {
                 return new Zone(name, drawn.corners().stream().map(pair -> new Zone.Corner(pair[0], pair[1])).toList());
             }
-            List<PlanPoint> outline = drawn.outline() == null ? List.of() : drawn.outline().stream().map(pair -> new PlanPoint(pair[0], -pair[1])).toList();
+            List<PlanPoint> outline
+                    = drawn.outline() == null ? List.of() : drawn.outline().stream().map(pair -> new PlanPoint(pair[0], -pair[1])).toList();
             Optional<Zone> zone = outline.size() < 3 ? Optional.empty()
                     : Zone.fromPlan(name, outline, new Projection(camera.model().lens(), camera.pose()));
-            return zone.orElseThrow(() -> new BadInput("That piece of ground is not in this camera's picture; turn the camera or draw it elsewhere."));
+            return zone.orElseThrow(
+                    () -> new BadInput("That piece of ground is not in this camera's picture; turn the camera or draw it elsewhere."));
         } catch (IllegalArgumentException e) {
             throw BadInput.of(e);
         } catch (ArrayIndexOutOfBoundsException e) {

@@ -15,7 +15,8 @@ import roofnest.core.radio.Reading;
 
 /** The unmoving part of the board's page. */
 record BoardView(
-        Optional<PlanDrawing> drawing, List<Storey> storeys, String storeyId, List<CameraChoice> cameras, List<Walk> paths, List<ReadingRow> readings,
+        Optional<PlanDrawing> drawing, List<Storey> storeys, String storeyId, List<CameraChoice> cameras, List<Walk> paths,
+        List<ReadingRow> readings,
         List<VariantRepository.Name> variants) {
     record CameraChoice(long id, String name, String model) {}
 
@@ -28,14 +29,16 @@ record BoardView(
                 .or(() -> storeys.stream().findFirst());
         return new BoardView(
                 plan.flatMap(p -> shown.map(storey -> PlanDrawing.of(p, storey))), storeys, shown.map(Storey::id).orElse(""),
-                frame.facts().cameras().stream().map((Camera camera) -> new CameraChoice(camera.id(), camera.name(), camera.model().fullName())).toList(),
+                frame.facts().cameras().stream()
+                        .map((Camera camera) -> new CameraChoice(camera.id(), camera.name(), camera.model().fullName())).toList(),
                 plan.map(HousePlan::paths).orElse(List.of()), readings.stream().map(BoardView::reading).toList(), variants);
     }
 
     private static ReadingRow reading(ReadingRepository.Record record) {
         Reading reading = record.reading();
         return new ReadingRow(record.id(), reading.at().xM(), -reading.at().yM(),
-                Numbers.fixed(reading.at().xM(), 1) + ", " + Numbers.fixed(reading.at().yM(), 1) + " m, " + Numbers.fixed(reading.at().zM(), 1) + " m up",
+                Numbers.fixed(reading.at().xM(), 1) + ", " + Numbers.fixed(reading.at().yM(), 1) + " m, "
+                        + Numbers.fixed(reading.at().zM(), 1) + " m up",
                 reading.band().words(), Unit.DBM.format(reading.rssiDbm()), record.by());
     }
 

@@ -42,7 +42,8 @@ class Boards {
     });
 
     Boards(
-            FactsLoader loader, HouseholdRepository households, CameraRepository cameras, Judges judges, Contouring contouring, Clock clock) {
+            FactsLoader loader, HouseholdRepository households, CameraRepository cameras, Judges judges, Contouring contouring,
+            Clock clock) {
         this.loader = loader;
         this.households = households;
         this.cameras = cameras;
@@ -62,7 +63,8 @@ class Boards {
             now = new Held(changes, LocalDate.now(clock), loader.load(ref.id()), cameras.records(ref.id()));
             held.put(ref.id(), now);
         }
-        CameraRepository.Record stored = now.cameras().stream().filter(record -> record.id() == cameraId).findFirst().orElseThrow(NoSuchPage::new);
+        CameraRepository.Record stored
+                = now.cameras().stream().filter(record -> record.id() == cameraId).findFirst().orElseThrow(NoSuchPage::new);
         return live(now.facts(), stored.camera().withPose(pose), stored.version(), look, false);
     }
 

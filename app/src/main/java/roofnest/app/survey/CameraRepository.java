@@ -41,7 +41,8 @@ public class CameraRepository {
     }
 
     /** What pages show of a camera beyond what it is judged by. */
-    public record Record(Camera camera, String serial, String stickerKept, String deviceId, OffsetDateTime joinedAt, OffsetDateTime mountedAt, int version) {
+    public record Record(Camera camera, String serial, String stickerKept, String deviceId, OffsetDateTime joinedAt,
+            OffsetDateTime mountedAt, int version) {
         public long id() {
             return camera.id();
         }
@@ -78,13 +79,13 @@ public class CameraRepository {
 
     public long add(long householdId, String name, String modelKey, CameraPose pose, Camera.Settings settings) {
         return jdbc.sql("""
-                insert into camera (household_id, name, model_key, x_m, y_m, height_m, heading_deg, tilt_deg,
-                                    clip_seconds, cool_down_seconds, card_gb, visits_per_day, live_minutes,
-                                    open_sky_share, charge_every_days)
-                values (:householdId, :name, :modelKey, :x, :y, :height, :heading, :tilt,
-                        :clip, :coolDown, :card, :visits, :live, :sky, :charge)
-                returning id
-                """)
+            insert into camera (household_id, name, model_key, x_m, y_m, height_m, heading_deg, tilt_deg,
+                                clip_seconds, cool_down_seconds, card_gb, visits_per_day, live_minutes,
+                                open_sky_share, charge_every_days)
+            values (:householdId, :name, :modelKey, :x, :y, :height, :heading, :tilt,
+                    :clip, :coolDown, :card, :visits, :live, :sky, :charge)
+            returning id
+            """)
                 .param("householdId", householdId)
                 .param("name", name)
                 .param("modelKey", modelKey)
@@ -99,12 +100,12 @@ public class CameraRepository {
     /** Saves pose and mask if nobody saved the camera since {@code version}; returns the new version. */
     public int place(long householdId, long id, CameraPose pose, Collection<MaskCell> masked, int version) {
         Optional<Integer> saved = jdbc.sql("""
-                update camera
-                set x_m = :x, y_m = :y, height_m = :height, heading_deg = :heading, tilt_deg = :tilt, masked = :masked,
-                    version = version + 1
-                where household_id = :householdId and id = :id and version = :version
-                returning version
-                """)
+            update camera
+            set x_m = :x, y_m = :y, height_m = :height, heading_deg = :heading, tilt_deg = :tilt, masked = :masked,
+                version = version + 1
+            where household_id = :householdId and id = :id and version = :version
+            returning version
+            """)
                 .param("x", pose.xM()).param("y", pose.yM()).param("height", pose.heightM())
                 .param("heading", pose.headingDeg()).param("tilt", pose.tiltDeg())
                 .param("masked", masked.stream().sorted().map(MaskCell::toString).toArray(String[]::new))
@@ -118,9 +119,9 @@ public class CameraRepository {
     /** Saves the zones if nobody saved the camera since {@code version}. */
     public void zone(long householdId, long id, List<Zone> zones, int version) {
         int rows = jdbc.sql("""
-                update camera set zones = :zones::jsonb, version = version + 1
-                where household_id = :householdId and id = :id and version = :version
-                """)
+            update camera set zones = :zones::jsonb, version = version + 1
+            where household_id = :householdId and id = :id and version = :version
+            """)
                 .param("zones", json.writeValueAsString(zones))
                 .param("householdId", householdId)
                 .param("id", id)
@@ -134,12 +135,12 @@ public class CameraRepository {
     /** Saves settings if nobody saved the camera since {@code version}. */
     public void tune(long householdId, long id, Camera.Settings settings, LocalDate lastCharged, int version) {
         int rows = jdbc.sql("""
-                update camera
-                set clip_seconds = :clip, cool_down_seconds = :coolDown, card_gb = :card, visits_per_day = :visits,
-                    live_minutes = :live, open_sky_share = :sky, charge_every_days = :charge,
-                    last_charged_on = coalesce(:lastCharged, last_charged_on), version = version + 1
-                where household_id = :householdId and id = :id and version = :version
-                """)
+            update camera
+            set clip_seconds = :clip, cool_down_seconds = :coolDown, card_gb = :card, visits_per_day = :visits,
+                live_minutes = :live, open_sky_share = :sky, charge_every_days = :charge,
+                last_charged_on = coalesce(:lastCharged, last_charged_on), version = version + 1
+            where household_id = :householdId and id = :id and version = :version
+            """)
                 .param("clip", settings.clipSeconds()).param("coolDown", settings.coolDownSeconds()).param("card", settings.cardGb())
                 .param("visits", settings.visitsPerDay()).param("live", settings.liveMinutes())
                 .param("sky", settings.openSkyShare()).param("charge", settings.chargeEveryDays())
@@ -184,10 +185,10 @@ public class CameraRepository {
 
     public void keepLabel(long householdId, long id, Label label) {
         jdbc.sql("""
-                update camera
-                set serial = :serial, device_id = :deviceId, sticker_kept = coalesce(:kept, sticker_kept), label_read_by = :by
-                where household_id = :householdId and id = :id
-                """)
+            update camera
+            set serial = :serial, device_id = :deviceId, sticker_kept = coalesce(:kept, sticker_kept), label_read_by = :by
+            where household_id = :householdId and id = :id
+            """)
                 .param("serial", label.serial())
                 .param("deviceId", label.deviceId(), Types.VARCHAR)
                 .param("kept", label.kept(), Types.VARCHAR)
@@ -200,10 +201,10 @@ public class CameraRepository {
     /** What is settled once it has joined. @param recoveryAddress null where the model has none */
     public void settle(long householdId, long id, String firmware, String recoveryAddress) {
         jdbc.sql("""
-                update camera
-                set firmware = :firmware, clock_set_at = :now, recovery_address = coalesce(:recovery, recovery_address)
-                where household_id = :householdId and id = :id
-                """)
+            update camera
+            set firmware = :firmware, clock_set_at = :now, recovery_address = coalesce(:recovery, recovery_address)
+            where household_id = :householdId and id = :id
+            """)
                 .param("firmware", firmware)
                 .param("now", OffsetDateTime.now(clock))
                 .param("recovery", recoveryAddress, Types.VARCHAR)
@@ -222,18 +223,23 @@ public class CameraRepository {
 
     /** It has left the network and has to be joined again; its own password went with its place there. */
     public void markApart(long householdId, long id) {
-        jdbc.sql("update camera set joined_at = null, own_password_at = null where household_id = :householdId and id = :id").param("householdId", householdId).param("id", id).update();
+        jdbc.sql("update camera set joined_at = null, own_password_at = null where household_id = :householdId and id = :id")
+                .param("householdId", householdId).param("id", id).update();
     }
 
     /** Takes it out of the house. Its row stays, for the log. */
     public void remove(long householdId, long id) {
-        jdbc.sql("update camera set removed_at = :now, device_id = null where household_id = :householdId and id = :id and removed_at is null")
+        jdbc.sql(
+                "update camera set removed_at = :now, device_id = null where household_id = :householdId and id = :id and "
+                        + "removed_at is null")
                 .param("now", OffsetDateTime.now(clock))
                 .param("householdId", householdId)
                 .param("id", id)
                 .update();
-        jdbc.sql("delete from access_grant where household_id = :householdId and camera_id = :id").param("householdId", householdId).param("id", id).update();
-        jdbc.sql("delete from secret where household_id = :householdId and camera_id = :id").param("householdId", householdId).param("id", id).update();
+        jdbc.sql("delete from access_grant where household_id = :householdId and camera_id = :id").param("householdId", householdId)
+                .param("id", id).update();
+        jdbc.sql("delete from secret where household_id = :householdId and camera_id = :id").param("householdId", householdId)
+                .param("id", id).update();
     }
 
     public void rename(long householdId, long id, String name) {
@@ -246,9 +252,9 @@ public class CameraRepository {
 
     public void charged(long householdId, long id, LocalDate on) {
         jdbc.sql("""
-                update camera set last_charged_on = :on
-                where household_id = :householdId and id = :id and (last_charged_on is null or last_charged_on < :on)
-                """)
+            update camera set last_charged_on = :on
+            where household_id = :householdId and id = :id and (last_charged_on is null or last_charged_on < :on)
+            """)
                 .param("on", on)
                 .param("householdId", householdId)
                 .param("id", id)
@@ -275,12 +281,15 @@ public class CameraRepository {
                 row.getDouble("heading_deg"), row.getDouble("tilt_deg"));
         Set<MaskCell> masked = Arrays.stream((String[]) row.getArray("masked").getArray()).map(MaskCell::parse).collect(Collectors.toSet());
         Camera.Settings settings = new Camera.Settings(row.getInt("clip_seconds"), row.getInt("cool_down_seconds"), row.getInt("card_gb"),
-                row.getDouble("visits_per_day"), row.getDouble("live_minutes"), row.getDouble("open_sky_share"), row.getInt("charge_every_days"));
+                row.getDouble("visits_per_day"), row.getDouble("live_minutes"), row.getDouble("open_sky_share"),
+                row.getInt("charge_every_days"));
         OffsetDateTime joined = row.getObject("joined_at", OffsetDateTime.class);
         OffsetDateTime mounted = row.getObject("mounted_at", OffsetDateTime.class);
         Camera camera = new Camera(row.getLong("id"), row.getString("name"), models.get(row.getString("model_key")), pose, masked, settings,
                 joined != null, row.getObject("own_password_at") != null, mounted != null,
-                Optional.ofNullable(row.getObject("last_charged_on", LocalDate.class)), List.of(json.readValue(row.getString("zones"), Zone[].class)));
-        return new Record(camera, row.getString("serial"), row.getString("sticker_kept"), row.getString("device_id"), joined, mounted, row.getInt("version"));
+                Optional.ofNullable(row.getObject("last_charged_on", LocalDate.class)),
+                List.of(json.readValue(row.getString("zones"), Zone[].class)));
+        return new Record(camera, row.getString("serial"), row.getString("sticker_kept"), row.getString("device_id"), joined, mounted,
+                row.getInt("version"));
     }
 }

@@ -129,7 +129,8 @@ class DrawController {
     @GetMapping("/households/{household}/survey/draw/underlay")
     ResponseEntity<byte[]> underlay(HouseholdRef ref, @RequestParam String storey) {
         UnderlayRepository.Picture picture = underlays.picture(ref.id(), storey).orElseThrow(NoSuchPage::new);
-        return ResponseEntity.ok().contentType(MediaType.parseMediaType(picture.mediaType())).cacheControl(CacheControl.noCache()).body(picture.bytes());
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType(picture.mediaType())).cacheControl(CacheControl.noCache())
+                .body(picture.bytes());
     }
 
     private DrawView sheet(HouseholdRef ref, String storeyId, Model model) {

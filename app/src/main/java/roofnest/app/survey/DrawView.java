@@ -27,7 +27,8 @@ import roofnest.core.plan.Wall;
  * @param size walls, areas and so on, in words
  */
 record DrawView(
-        PlanDrawing drawing, List<Storey> storeys, Storey storey, int version, Optional<String> undo, Optional<String> redo, List<Item> items,
+        PlanDrawing drawing, List<Storey> storeys, Storey storey, int version, Optional<String> undo, Optional<String> redo,
+        List<Item> items,
         Optional<UnderlayView> underlay, double latitudeDeg, double northDeg, String size, String counts) {
     private static final double SHEET_WIDTH_M = 20;
     private static final double SHEET_HEIGHT_M = 14;
@@ -41,31 +42,38 @@ record DrawView(
      * @param path what is drawn to take hold of
      */
     record Item(
-            String id, String kind, String name, String path, String points, boolean closed, String lengthWords, Optional<Wall> wall, Optional<Area> area,
+            String id, String kind, String name, String path, String points, boolean closed, String lengthWords, Optional<Wall> wall,
+            Optional<Area> area,
             Optional<Double> heightM, Optional<Double> radiusM, List<OpeningRow> openings) {}
 
     record OpeningRow(int index, Opening opening, String words) {}
 
     record UnderlayView(double x, double y, double width, double height) {}
 
-    static DrawView of(HousePlan plan, Storey storey, PlanSteps.State state, Optional<UnderlayRepository.Underlay> underlay, String counts) {
+    static DrawView of(HousePlan plan, Storey storey, PlanSteps.State state, Optional<UnderlayRepository.Underlay> underlay,
+            String counts) {
         List<Item> items = new ArrayList<>();
         plan.areas().forEach(area -> items.add(area(area)));
         plan.paths().forEach(path -> items.add(path(path)));
         plan.walls().stream().filter(wall -> wall.storey().equals(storey.id())).forEach(wall -> items.add(wall(wall)));
-        plan.places().forEach(place -> items.add(point(place.id(), "place", place.name(), place.at(), Optional.of(place.groundM()), Optional.empty())));
-        plan.things().forEach(thing -> items.add(point(thing.id(), "thing", thing.name(), thing.at(), Optional.of(thing.heightM()), Optional.ofNullable(thing.radiusM()))));
+        plan.places().forEach(
+                place -> items.add(point(place.id(), "place", place.name(), place.at(), Optional.of(place.groundM()), Optional.empty())));
+        plan.things().forEach(thing -> items.add(
+                point(thing.id(), "thing", thing.name(), thing.at(), Optional.of(thing.heightM()), Optional.ofNullable(thing.radiusM()))));
         for (int i = 0; i < plan.labels().size(); i++) {
             Label label = plan.labels().get(i);
             if (label.storey().equals(storey.id())) {
                 items.add(point(PlanEdits.labelId(i), "label", label.text(), label.at(), Optional.empty(), Optional.empty()));
             }
         }
-        return new DrawView(PlanDrawing.of(plan, storey, sheet(plan)), plan.storeys(), storey, state.version(), state.undo(), state.redo(), items,
+        return new DrawView(PlanDrawing.of(plan, storey, sheet(plan)), plan.storeys(), storey, state.version(), state.undo(), state.redo(),
+                items,
                 underlay.map(u -> new UnderlayView(u.xM(), -u.yM(), u.widthPx() * u.metresPerPx(), u.heightPx() * u.metresPerPx())),
                 plan.latitudeDeg(), plan.trueNorthDeg(),
-                String.join(", ", count(plan.walls().size(), "wall"), count(plan.areas().size(), "area"), count(plan.paths().size(), "path"),
-                        count(plan.places().size(), "place")), counts);
+                String.join(", ", count(plan.walls().size(), "wall"), count(plan.areas().size(), "area"),
+                        count(plan.paths().size(), "path"),
+                        count(plan.places().size(), "place")),
+                counts);
     }
 
     /** Room to draw on: everything that is there, and at least a plot's worth of paper. */
@@ -84,7 +92,8 @@ record DrawView(
     }
 
     public List<Material> materials() {
-        return Arrays.stream(Material.values()).filter(material -> material != Material.FOLIAGE && material != Material.WATER_TANK && material != Material.OPEN).toList();
+        return Arrays.stream(Material.values())
+                .filter(material -> material != Material.FOLIAGE && material != Material.WATER_TANK && material != Material.OPEN).toList();
     }
 
     public List<Area.Kind> areaKinds() {
@@ -109,26 +118,31 @@ record DrawView(
         List<OpeningRow> openings = new ArrayList<>();
         for (int i = 0; i < wall.openings().size(); i++) {
             Opening opening = wall.openings().get(i);
-            openings.add(new OpeningRow(i, opening, opening.kind().name().toLowerCase(Locale.ROOT) + " " + Numbers.fixed(opening.widthM(), 2) + " m wide, "
-                    + Numbers.fixed(opening.atM(), 2) + " m along"));
+            openings.add(new OpeningRow(i, opening,
+                    opening.kind().name().toLowerCase(Locale.ROOT) + " " + Numbers.fixed(opening.widthM(), 2) + " m wide, "
+                            + Numbers.fixed(opening.atM(), 2) + " m along"));
         }
         List<PlanPoint> ends = List.of(wall.from(), wall.to());
-        return new Item(wall.id(), "wall", wall.material().words() + " wall", Svg.line(ends), points(ends), false, Numbers.fixed(wall.lengthM(), 2) + " m",
+        return new Item(wall.id(), "wall", wall.material().words() + " wall", Svg.line(ends), points(ends), false,
+                Numbers.fixed(wall.lengthM(), 2) + " m",
                 Optional.of(wall), Optional.empty(), Optional.empty(), Optional.empty(), openings);
     }
 
     private static Item area(Area area) {
-        return new Item(area.id(), "area", area.name(), Svg.closed(area.outline()), points(area.outline()), true, "", Optional.empty(), Optional.of(area),
+        return new Item(area.id(), "area", area.name(), Svg.closed(area.outline()), points(area.outline()), true, "", Optional.empty(),
+                Optional.of(area),
                 Optional.empty(), Optional.empty(), List.of());
     }
 
     private static Item path(Walk path) {
-        return new Item(path.id(), "path", path.name(), Svg.line(path.points()), points(path.points()), false, Numbers.fixed(path.lengthM(), 1) + " m",
+        return new Item(path.id(), "path", path.name(), Svg.line(path.points()), points(path.points()), false,
+                Numbers.fixed(path.lengthM(), 1) + " m",
                 Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), List.of());
     }
 
     private static Item point(String id, String kind, String name, PlanPoint at, Optional<Double> heightM, Optional<Double> radiusM) {
-        return new Item(id, kind, name, "", points(List.of(at)), false, "", Optional.empty(), Optional.empty(), heightM, radiusM, List.of());
+        return new Item(id, kind, name, "", points(List.of(at)), false, "", Optional.empty(), Optional.empty(), heightM, radiusM,
+                List.of());
     }
 
     private static String points(List<PlanPoint> points) {

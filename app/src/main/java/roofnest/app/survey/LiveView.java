@@ -42,8 +42,10 @@ import roofnest.core.view.Zone;
  */
 public record LiveView(
         long cameraId, String cameraName, int version, Pose pose, List<Footing> footprints, Optional<Contouring.Drawn> contours,
-        List<OtherCamera> others, PictureView picture, List<Readout> readouts, List<PromiseLine> promises, Optional<List<PromiseLine>> changedLines, String counts, List<String> maskSuggestion,
-        List<String> maskCosts, List<GroundPatch> grounds, List<String> fan, Look.Panel panel, Optional<SignalPanel> signal, Optional<WalkPanel> walks,
+        List<OtherCamera> others, PictureView picture, List<Readout> readouts, List<PromiseLine> promises,
+        Optional<List<PromiseLine>> changedLines, String counts, List<String> maskSuggestion,
+        List<String> maskCosts, List<GroundPatch> grounds, List<String> fan, Look.Panel panel, Optional<SignalPanel> signal,
+        Optional<WalkPanel> walks,
         Optional<SunPanel> sun, double metresPerPx) {
     private static final double DAYLIGHT_M = 60;
     private static final int FAN_STEPS = 24;
@@ -69,7 +71,8 @@ public record LiveView(
      * @param at the chosen camera as it is being tried, already in {@code facts}
      * @param settled whether that is how it is stored; only then is it worked out what masking would cost
      */
-    static LiveView of(HouseholdFacts facts, HouseholdJudge judge, Camera at, int version, Look look, boolean settled, Contouring contouring) {
+    static LiveView of(HouseholdFacts facts, HouseholdJudge judge, Camera at, int version, Look look, boolean settled,
+            Contouring contouring) {
         House house = judge.house().orElseThrow();
         HousePlan plan = house.plan();
         Judgement judgement = judge.again(facts);
@@ -82,9 +85,11 @@ public record LiveView(
                 at.id(), at.name(), version, pose(at), footprints(plan, eye),
                 contours.key().equals(look.contours()) ? Optional.empty() : Optional.of(contours),
                 facts.cameras().stream().filter(camera -> camera.id() != at.id())
-                        .map(camera -> new OtherCamera(camera.name(), camera.pose().xM(), -camera.pose().yM(), camera.pose().headingDeg())).toList(),
+                        .map(camera -> new OtherCamera(camera.name(), camera.pose().xM(), -camera.pose().yM(), camera.pose().headingDeg()))
+                        .toList(),
                 PictureView.of(house, facts, at, look.night()), readouts(plan, judge.link(facts, at), at, facts),
-                lines, changed(lines, look.lines()), judgement.countsInWords(), suggestion, settled ? maskCosts(judge, facts, at, judgement, suggestion) : List.of(),
+                lines, changed(lines, look.lines()), judgement.countsInWords(), suggestion,
+                settled ? maskCosts(judge, facts, at, judgement, suggestion) : List.of(),
                 grounds(eye, at), look.panel() == Look.Panel.WALKS ? fan(at, eye) : List.of(), look.panel(),
                 look.panel() == Look.Panel.SIGNAL ? Optional.of(SignalPanel.of(house, facts, judge, at, band)) : Optional.empty(),
                 look.panel() == Look.Panel.WALKS ? WalkPanel.of(house, at, eye, look) : Optional.empty(),
@@ -103,7 +108,8 @@ public record LiveView(
         for (int i = 0; sameOrder && i < shown.size(); i++) {
             sameOrder = shown.get(i).startsWith(lines.get(i).key() + ":");
         }
-        return sameOrder ? Optional.of(lines.stream().filter(line -> !shown.contains(line.key() + ":" + line.mark())).toList()) : Optional.empty();
+        return sameOrder ? Optional.of(lines.stream().filter(line -> !shown.contains(line.key() + ":" + line.mark())).toList())
+                : Optional.empty();
     }
 
     private static List<PromiseLine> lines(Judgement judgement, HouseholdFacts facts, Camera at) {

@@ -50,7 +50,8 @@ record Look(
     static Look of(Map<String, String> maybe) {
         Map<String, String> said = maybe == null ? Map.of() : maybe;
         return new Look(
-                choice(Panel.class, said.get("panel")).orElse(Panel.PROMISES), "true".equals(said.get("night")), said.getOrDefault("path", ""),
+                choice(Panel.class, said.get("panel")).orElse(Panel.PROMISES), "true".equals(said.get("night")),
+                said.getOrDefault("path", ""),
                 choice(Walker.class, said.get("walker")).orElse(Walker.GROWN), whole(said.get("day"), 1, 365, MID_NOVEMBER),
                 whole(said.get("minute"), 0, 24 * 60 - 1, MORNING), choice(Band.class, said.get("band")),
                 height(said.get("mapHeight")), said.getOrDefault("contours", ""), said.getOrDefault("lines", ""));

@@ -50,7 +50,8 @@ public record PictureView(
         double cellHeight = model.mask().canMask() ? (double) lens.heightPx() / model.mask().rows() : 0;
         List<Cell> masked = at.masked().stream().sorted()
                 .map(cell -> new Cell(cell.toString(), cell.column() * cellWidth, cell.row() * cellHeight, cellWidth, cellHeight)).toList();
-        String caption = "what " + at.name() + " will see" + (night ? " at night, its own light reaching " + Numbers.plain(lens.nightRangeM()) + " m" : "")
+        String caption = "what " + at.name() + " will see"
+                + (night ? " at night, its own light reaching " + Numbers.plain(lens.nightRangeM()) + " m" : "")
                 + " · " + lens.widthPx() + " × " + lens.heightPx() + " px · " + Numbers.plain(lens.hfovDeg()) + "°";
         return new PictureView(lens.widthPx(), lens.heightPx(), night, shapes, labels(watched, projection, at), masked,
                 at.zones().stream().map(zone -> zone(zone, lens)).toList(), model.mask().columns(), model.mask().rows(), caption);
@@ -76,8 +77,9 @@ public record PictureView(
     }
 
     private static boolean isPromised(HouseholdFacts facts, Place place) {
-        return facts.written().stream().anyMatch(promise -> promise instanceof Promise.MakeOut makeOut && makeOut.placeId().equals(place.id())
-                || promise instanceof Promise.RecordedBefore before && before.placeId().equals(place.id()));
+        return facts.written().stream()
+                .anyMatch(promise -> promise instanceof Promise.MakeOut makeOut && makeOut.placeId().equals(place.id())
+                        || promise instanceof Promise.RecordedBefore before && before.placeId().equals(place.id()));
     }
 
     /**

@@ -21,7 +21,8 @@ import roofnest.core.plan.Wall;
  */
 public record PlanDrawing(
         String viewBox, double minX, double minY, double width, double height, List<Ground> grounds, List<Stroke> walls,
-        List<Stroke> openings, List<Stroke> paths, String boundary, List<Text> labels, List<Marker> places, List<Marker> things, double northDeg) {
+        List<Stroke> openings, List<Stroke> paths, String boundary, List<Text> labels, List<Marker> places, List<Marker> things,
+        double northDeg) {
     private static final double MARGIN_M = 1.2;
     /** Size at which boards are usually shown, pixels: lettering is scaled to be legible there. */
     private static final double USUAL_WIDTH_PX = 800;
@@ -75,7 +76,8 @@ public record PlanDrawing(
                         Math.max(0.12, wall.thicknessM())));
                 for (Opening opening : wall.openings()) {
                     openings.add(new Stroke(opening.kind().name().toLowerCase(Locale.ROOT),
-                            Svg.line(List.of(wall.along(opening.atM()), wall.along(Math.min(wall.lengthM(), opening.atM() + opening.widthM())))),
+                            Svg.line(List.of(wall.along(opening.atM()),
+                                    wall.along(Math.min(wall.lengthM(), opening.atM() + opening.widthM())))),
                             Math.max(0.14, wall.thicknessM())));
                 }
             }
@@ -87,9 +89,13 @@ public record PlanDrawing(
                 Svg.closed(plan.boundary()),
                 plan.labels().stream().filter((Label label) -> label.storey().equals(storey.id()))
                         .map(label -> new Text(label.text(), label.at().xM(), -label.at().yM())).toList(),
-                plan.places().stream().map((Place place) -> new Marker(place.id(), "place", place.name(), place.at().xM(), -place.at().yM(), 0)).toList(),
-                plan.things().stream().map((Thing thing) -> new Marker(thing.id(), thing.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'),
-                        thing.name(), thing.at().xM(), -thing.at().yM(), thing.kind().round() ? thing.radiusM() : 0)).toList(), plan.trueNorthDeg());
+                plan.places().stream()
+                        .map((Place place) -> new Marker(place.id(), "place", place.name(), place.at().xM(), -place.at().yM(), 0)).toList(),
+                plan.things().stream()
+                        .map((Thing thing) -> new Marker(thing.id(), thing.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+                                thing.name(), thing.at().xM(), -thing.at().yM(), thing.kind().round() ? thing.radiusM() : 0))
+                        .toList(),
+                plan.trueNorthDeg());
     }
 
     /** Only the big, unlabelled-elsewhere grounds carry their names; places carry the rest. */

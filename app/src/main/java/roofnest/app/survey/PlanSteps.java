@@ -35,13 +35,13 @@ public class PlanSteps {
 
     public State state(long householdId) {
         return jdbc.sql("""
-                select h.plan::text as document, h.plan_version,
-                       case when h.plan_step > (select min(n) from plan_step where household_id = h.id)
-                            then (select words from plan_step s where s.household_id = h.id and s.n = h.plan_step) end as undo,
-                       (select words from plan_step s where s.household_id = h.id and s.n = h.plan_step + 1) as redo
-                from household h
-                where h.id = :id
-                """)
+            select h.plan::text as document, h.plan_version,
+                   case when h.plan_step > (select min(n) from plan_step where household_id = h.id)
+                        then (select words from plan_step s where s.household_id = h.id and s.n = h.plan_step) end as undo,
+                   (select words from plan_step s where s.household_id = h.id and s.n = h.plan_step + 1) as redo
+            from household h
+            where h.id = :id
+            """)
                 .param("id", householdId)
                 .query((row, n) -> new State(Optional.ofNullable(row.getString("document")), row.getInt("plan_version"),
                         Optional.ofNullable(row.getString("undo")), Optional.ofNullable(row.getString("redo"))))
@@ -71,7 +71,8 @@ public class PlanSteps {
     }
 
     private void move(long householdId, int by, int version, String otherwise) {
-        int at = jdbc.sql("select coalesce(plan_step, 0) from household where id = :id").param("id", householdId).query(Integer.class).single();
+        int at = jdbc.sql("select coalesce(plan_step, 0) from household where id = :id").param("id", householdId).query(Integer.class)
+                .single();
         boolean there = jdbc.sql("select count(*) from plan_step where household_id = :id and n = :n")
                 .param("id", householdId).param("n", at + by).query(Integer.class).single() == 1;
         if (!there) {
@@ -85,7 +86,8 @@ public class PlanSteps {
         Optional<Integer> step = jdbc.sql("select plan_step from household where id = :id and plan_step is not null")
                 .param("id", householdId).query(Integer.class).optional();
         if (step.isEmpty()) {
-            jdbc.sql("select plan::text from household where id = :id and plan is not null").param("id", householdId).query(String.class).optional()
+            jdbc.sql("select plan::text from household where id = :id and plan is not null").param("id", householdId).query(String.class)
+                    .optional()
                     .ifPresent(document -> insert(householdId, 0, document, "the plan as it was", by));
         }
         return step.orElse(0);
@@ -93,9 +95,9 @@ public class PlanSteps {
 
     private void insert(long householdId, int n, String document, String words, String by) {
         jdbc.sql("""
-                insert into plan_step (household_id, n, document, words, at, by_name)
-                values (:id, :n, :document::jsonb, :words, :now, :by)
-                """)
+            insert into plan_step (household_id, n, document, words, at, by_name)
+            values (:id, :n, :document::jsonb, :words, :now, :by)
+            """)
                 .param("id", householdId)
                 .param("n", n)
                 .param("document", document)
@@ -107,11 +109,11 @@ public class PlanSteps {
 
     private void stand(long householdId, int n, int version) {
         int rows = jdbc.sql("""
-                update household
-                set plan = s.document, plan_step = s.n, plan_version = plan_version + 1
-                from plan_step s
-                where household.id = :id and s.household_id = :id and s.n = :n and plan_version = :version
-                """)
+            update household
+            set plan = s.document, plan_step = s.n, plan_version = plan_version + 1
+            from plan_step s
+            where household.id = :id and s.household_id = :id and s.n = :n and plan_version = :version
+            """)
                 .param("id", householdId)
                 .param("n", n)
                 .param("version", version)

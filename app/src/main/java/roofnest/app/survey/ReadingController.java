@@ -49,7 +49,8 @@ class ReadingController {
         double z = form.decimal("readHeight", "the height,", -20, 60, "m");
         Band band = form.choice("readBand", "the band", Band.class);
         boolean bars = form.raw("readAs").equals("bars");
-        double value = bars ? form.whole("readValue", "how many bars,", 0, 4, "bars") : form.decimal("readValue", "the signal,", -100, -10, "dBm");
+        double value = bars ? form.whole("readValue", "how many bars,", 0, 4, "bars")
+                : form.decimal("readValue", "the signal,", -100, -10, "dBm");
         if (form.ok() && readings.of(ref.id()).size() >= ReadingRepository.MOST) {
             form.fault("readValue", "A house takes " + ReadingRepository.MOST + " readings; take some out first.");
         }

@@ -35,20 +35,20 @@ public class ReadingRepository {
 
     public List<Record> records(long householdId) {
         return jdbc.sql("""
-                select id, x_m, y_m, z_m, band, rssi_dbm, sd_db, at, by_name
-                from reading
-                where household_id = :householdId
-                order by id
-                """)
+            select id, x_m, y_m, z_m, band, rssi_dbm, sd_db, at, by_name
+            from reading
+            where household_id = :householdId
+            order by id
+            """)
                 .param("householdId", householdId)
                 .query(ReadingRepository::row).list();
     }
 
     public void add(long householdId, Reading reading, String by) {
         jdbc.sql("""
-                insert into reading (household_id, x_m, y_m, z_m, band, rssi_dbm, sd_db, at, by_name)
-                values (:householdId, :x, :y, :z, :band, :rssi, :sd, :now, :by)
-                """)
+            insert into reading (household_id, x_m, y_m, z_m, band, rssi_dbm, sd_db, at, by_name)
+            values (:householdId, :x, :y, :z, :band, :rssi, :sd, :now, :by)
+            """)
                 .param("householdId", householdId)
                 .param("x", reading.at().xM()).param("y", reading.at().yM()).param("z", reading.at().zM())
                 .param("band", reading.band().name())

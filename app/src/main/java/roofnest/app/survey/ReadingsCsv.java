@@ -47,7 +47,8 @@ final class ReadingsCsv {
         try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
             for (String column : HEADER) {
                 if (!column.equals("sd_db") && !parser.getHeaderMap().containsKey(column)) {
-                    faults.add("The column “" + column + "” is missing; the first line names the columns " + String.join(", ", HEADER) + ".");
+                    faults.add(
+                            "The column “" + column + "” is missing; the first line names the columns " + String.join(", ", HEADER) + ".");
                 }
             }
             if (faults.isEmpty()) {
@@ -68,7 +69,8 @@ final class ReadingsCsv {
     private static void row(CSVRecord record, List<Reading> readings, List<String> faults) {
         String at = "Line " + (record.getRecordNumber() + 1) + ": ";
         try {
-            SpacePoint point = new SpacePoint(number(record, "x_m", -500, 500), number(record, "y_m", -500, 500), number(record, "height_m", -20, 60));
+            SpacePoint point = new SpacePoint(number(record, "x_m", -500, 500), number(record, "y_m", -500, 500),
+                    number(record, "height_m", -20, 60));
             double sd = record.isMapped("sd_db") && record.isSet("sd_db") && !record.get("sd_db").isEmpty()
                     ? number(record, "sd_db", 0.1, 20) : Reading.FIGURE_SD_DB;
             readings.add(new Reading(point, band(record.get("band")), number(record, "dbm", -100, -10), sd));
@@ -95,6 +97,7 @@ final class ReadingsCsv {
         } catch (NumberFormatException e) {
             // Said below, like a number that is out of range.
         }
-        throw new IllegalArgumentException(String.format(Locale.ROOT, "%s is a number from %.0f to %.0f, not “%s”", column, least, most, said));
+        throw new IllegalArgumentException(
+                String.format(Locale.ROOT, "%s is a number from %.0f to %.0f, not “%s”", column, least, most, said));
     }
 }

@@ -88,7 +88,8 @@ record SignalPanel(
         for (WallCrossings.Crossing crossing : crossings) {
             double takes = PathLoss.wallDb(crossing, band);
             if (takes > 0) {
-                marks.add(new Mark(from.xM() + crossing.share() * (to.xM() - from.xM()), -(from.yM() + crossing.share() * (to.yM() - from.yM())),
+                marks.add(new Mark(from.xM() + crossing.share() * (to.xM() - from.xM()),
+                        -(from.yM() + crossing.share() * (to.yM() - from.yM())),
                         Unit.DBM.format(-takes).replace(" dBm", " dB") + " " + crossing.material().words(), marks.size() % 2 == 1));
             }
         }
@@ -100,7 +101,8 @@ record SignalPanel(
         PathLoss.Ray ray = link.ray();
         losses.add(new Loss(Numbers.fixed(ray.distanceM(), 1) + " m of air", Numbers.fixed(ray.airDb(), 0) + " dB"));
         ray.walls().stream().filter(crossing -> PathLoss.wallDb(crossing, band) > 0)
-                .forEach(crossing -> losses.add(new Loss(crossing.material().words(), Numbers.fixed(PathLoss.wallDb(crossing, band), 0) + " dB")));
+                .forEach(crossing -> losses
+                        .add(new Loss(crossing.material().words(), Numbers.fixed(PathLoss.wallDb(crossing, band), 0) + " dB")));
         if (ray.slabs() > 0) {
             losses.add(new Loss(ray.slabs() == 1 ? "one floor" : ray.slabs() + " floors", Numbers.fixed(ray.slabsDb(), 0) + " dB"));
         }
@@ -121,12 +123,15 @@ record SignalPanel(
         commonest(house, facts, band).ifPresent(material -> {
             double usual = band == Band.GHZ_2_4 ? material.lossDb24() : material.lossDb5();
             double shift = (fit.wallScale() - 1) * usual;
-            taught.add(Math.abs(shift) < 0.5 ? Character.toUpperCase(material.words().charAt(0)) + material.words().substring(1) + " here takes what it usually does"
-                    : Character.toUpperCase(material.words().charAt(0)) + material.words().substring(1) + " here is " + Numbers.fixed(Math.abs(shift), 1)
+            taught.add(Math.abs(shift) < 0.5
+                    ? Character.toUpperCase(material.words().charAt(0)) + material.words().substring(1) + " here takes what it usually does"
+                    : Character.toUpperCase(material.words().charAt(0)) + material.words().substring(1) + " here is "
+                            + Numbers.fixed(Math.abs(shift), 1)
                             + " dB " + (shift > 0 ? "worse" : "better") + " than usual");
         });
         if (Math.abs(fit.offsetDb()) >= 0.5) {
-            taught.add("everything is " + Numbers.fixed(Math.abs(fit.offsetDb()), 1) + " dB " + (fit.offsetDb() > 0 ? "weaker" : "stronger") + " than the plan says");
+            taught.add("everything is " + Numbers.fixed(Math.abs(fit.offsetDb()), 1) + " dB " + (fit.offsetDb() > 0 ? "weaker" : "stronger")
+                    + " than the plan says");
         }
         taught.add("the signal falls with exponent " + Numbers.fixed(fit.exponent(), 2) + " (usually 2.00)");
         return taught;
@@ -141,14 +146,17 @@ record SignalPanel(
                         .forEach(crossing -> counts.merge(crossing.material(), 1, Integer::sum)));
             }
         }
-        return counts.entrySet().stream().filter(entry -> entry.getKey() != Material.OPEN).max(Map.Entry.comparingByValue()).map(Map.Entry::getKey);
+        return counts.entrySet().stream().filter(entry -> entry.getKey() != Material.OPEN).max(Map.Entry.comparingByValue())
+                .map(Map.Entry::getKey);
     }
 
     private static String trust(Refit fit) {
         if (fit.readings() == 0) {
             return "No reading yet: the map is the plan's alone, right to about 6 dB through walls.";
         }
-        String plan = "The plan alone missed " + (fit.readings() == 1 ? "the reading" : "the " + fit.readings() + " readings") + " by " + Numbers.fixed(fit.planErrorDb(), 1) + " dB";
-        return fit.readings() < 2 ? plan + "." : plan + "; each left out in turn, the others foretell it to " + Numbers.fixed(fit.leaveOneOutErrorDb(), 1) + " dB.";
+        String plan = "The plan alone missed " + (fit.readings() == 1 ? "the reading" : "the " + fit.readings() + " readings") + " by "
+                + Numbers.fixed(fit.planErrorDb(), 1) + " dB";
+        return fit.readings() < 2 ? plan + "."
+                : plan + "; each left out in turn, the others foretell it to " + Numbers.fixed(fit.leaveOneOutErrorDb(), 1) + " dB.";
     }
 }

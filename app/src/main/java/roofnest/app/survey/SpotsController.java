@@ -39,7 +39,8 @@ class SpotsController {
     private final BoardPages pages;
 
     SpotsController(
-            Frames frames, Judges judges, CameraRepository cameras, HouseholdChanges changes, Variants variants, VariantRepository kept, BoardPages pages) {
+            Frames frames, Judges judges, CameraRepository cameras, HouseholdChanges changes, Variants variants, VariantRepository kept,
+            BoardPages pages) {
         this.frames = frames;
         this.judges = judges;
         this.cameras = cameras;

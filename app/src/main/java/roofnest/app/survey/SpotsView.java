@@ -13,7 +13,8 @@ import roofnest.core.view.CameraPose;
 /** Better spots as they are listed: what each gains and loses, and what it costs more or less than where the camera is. */
 record SpotsView(String said, List<Spot> spots, List<Hung> hung, List<String> hopeless) {
     /** @param key on the keyboard that tries it */
-    record Spot(int key, double x, double y, double heightM, double headingDeg, double tiltDeg, String where, List<String> gains, List<String> losses, List<String> costs) {}
+    record Spot(int key, double x, double y, double heightM, double headingDeg, double tiltDeg, String where, List<String> gains,
+            List<String> losses, List<String> costs) {}
 
     record Hung(double x, double y, double headingDeg, String where, String keeps) {}
 
@@ -22,21 +23,26 @@ record SpotsView(String said, List<Spot> spots, List<Hung> hung, List<String> ho
         for (BetterSpot.Suggestion suggestion : outcome.suggestions()) {
             CameraPose pose = suggestion.pose();
             spots.add(new Spot(spots.size() + 1, pose.xM(), -pose.yM(), pose.heightM(), pose.headingDeg(), pose.tiltDeg(),
-                    Numbers.fixed(suggestion.movedM(), 1) + " m away on the " + suggestion.on() + ", " + Numbers.fixed(pose.heightM(), 1) + " m up",
+                    Numbers.fixed(suggestion.movedM(), 1) + " m away on the " + suggestion.on() + ", " + Numbers.fixed(pose.heightM(), 1)
+                            + " m up",
                     suggestion.changes().stream().filter(BetterSpot.Change::better).map(SpotsView::words).toList(),
                     suggestion.changes().stream().filter(change -> !change.better()).map(SpotsView::words).toList(),
                     costs(outcome.now(), suggestion.costs())));
         }
         String said = outcome.judged() == 0 ? "No wall of this house gives this model a look at anything that is promised."
                 : outcome.judged() + " poses along the walls and under the floors were judged on every promise; "
-                        + (spots.isEmpty() ? "none is better than where it is." : spots.size() == 1 ? "this one is better than where it is." : "these are better than where it is.");
+                        + (spots.isEmpty() ? "none is better than where it is."
+                                : spots.size() == 1 ? "this one is better than where it is." : "these are better than where it is.");
         return new SpotsView(said, spots, List.of(), List.of());
     }
 
     static SpotsView of(FewestCameras.Outcome outcome, String model) {
-        List<Hung> hung = outcome.cameras().stream().map(camera -> new Hung(camera.pose().xM(), -camera.pose().yM(), camera.pose().headingDeg(),
-                camera.on() + ", " + Numbers.fixed(camera.pose().heightM(), 1) + " m up, looks " + Unit.DEGREES.format(camera.pose().headingDeg()),
-                String.join("; ", camera.keeps()))).toList();
+        List<Hung> hung = outcome.cameras().stream()
+                .map(camera -> new Hung(camera.pose().xM(), -camera.pose().yM(), camera.pose().headingDeg(),
+                        camera.on() + ", " + Numbers.fixed(camera.pose().heightM(), 1) + " m up, looks "
+                                + Unit.DEGREES.format(camera.pose().headingDeg()),
+                        String.join("; ", camera.keeps())))
+                .toList();
         int kept = outcome.asked() - outcome.hopeless().size();
         String said;
         if (outcome.asked() == 0) {
@@ -45,9 +51,12 @@ record SpotsView(String said, List<Spot> spots, List<Hung> hung, List<String> ho
             said = "No spot of " + outcome.candidates() + " keeps any of the promises with " + model + ".";
         } else {
             String cameras = hung.size() == 1 ? "One " + model + " keeps " : hung.size() + " × " + model + " keep ";
-            said = cameras + (outcome.hopeless().isEmpty() ? "everything that is promised to be seen" : kept + " of " + outcome.asked() + " promises to be seen")
-                    + (hung.size() == 1 ? "." : outcome.proved() ? "; fewer cannot, which was proved over " + outcome.candidates() + " poses."
-                            : "; the search was cut short, so fewer might do.");
+            said = cameras
+                    + (outcome.hopeless().isEmpty() ? "everything that is promised to be seen"
+                            : kept + " of " + outcome.asked() + " promises to be seen")
+                    + (hung.size() == 1 ? "."
+                            : outcome.proved() ? "; fewer cannot, which was proved over " + outcome.candidates() + " poses."
+                                    : "; the search was cut short, so fewer might do.");
         }
         return new SpotsView(said, List.of(), hung, outcome.hopeless());
     }
@@ -62,8 +71,10 @@ record SpotsView(String said, List<Spot> spots, List<Hung> hung, List<String> ho
             costs.add(Numbers.fixed(then.cableM(), 1) + " m of cable (" + signed(then.cableM() - now.cableM(), 1) + " m)");
         }
         costs.add(then.ladder() ? "needs a ladder" : "from steps");
-        costs.add(Numbers.fixed(then.sunMinutes() / 60.0, 0) + " h of sun in the lens a year (" + signed((then.sunMinutes() - now.sunMinutes()) / 60.0, 0) + " h)");
-        costs.add(Numbers.fixed(then.privatePercent(), 1) + " % of its picture is private (" + signed(then.privatePercent() - now.privatePercent(), 1) + " %)");
+        costs.add(Numbers.fixed(then.sunMinutes() / 60.0, 0) + " h of sun in the lens a year ("
+                + signed((then.sunMinutes() - now.sunMinutes()) / 60.0, 0) + " h)");
+        costs.add(Numbers.fixed(then.privatePercent(), 1) + " % of its picture is private ("
+                + signed(then.privatePercent() - now.privatePercent(), 1) + " %)");
         return costs;
     }
 

@@ -49,7 +49,8 @@ record SunPanel(List<Petal> petals, String year, String now, boolean dazzles, Li
         String stands = !sun.up() ? "the sun is down"
                 : "the sun stands " + Unit.DEGREES.format(sun.altitudeDeg()) + " high at heading " + Unit.DEGREES.format(sun.headingDeg())
                         + (dazzles ? " and dazzles this camera" : " and does not dazzle this camera");
-        return new SunPanel(petals, year == 0 ? "never dazzled" : hours(year) + " a year under a clear sky", when + stands + ".", dazzles, line(eye, sun));
+        return new SunPanel(petals, year == 0 ? "never dazzled" : hours(year) + " a year under a clear sky", when + stands + ".", dazzles,
+                line(eye, sun));
     }
 
     private static List<SunLine> line(Eye eye, SunTrack.Sun sun) {
@@ -70,14 +71,17 @@ record SunPanel(List<Petal> petals, String year, String now, boolean dazzles, Li
         double to = Math.toRadians(30 * month.ordinal() + 13);
         double middle = Math.toRadians(30 * month.ordinal());
         double out = HUB + REACH * minutes / most;
-        return new Petal(month.getDisplayName(TextStyle.SHORT, Locale.ENGLISH), minutes, sector(from, to, out), sector(from, to, HUB + REACH),
+        return new Petal(month.getDisplayName(TextStyle.SHORT, Locale.ENGLISH), minutes, sector(from, to, out),
+                sector(from, to, HUB + REACH),
                 DIAL + (HUB + REACH + 11) * Math.sin(middle), DIAL - (HUB + REACH + 11) * Math.cos(middle) + 4,
-                DIAL + LABEL * Math.sin(middle), DIAL - LABEL * Math.cos(middle) + 4, minutes == 0 ? "" : Numbers.fixed(minutes / 60.0, minutes < 600 ? 1 : 0));
+                DIAL + LABEL * Math.sin(middle), DIAL - LABEL * Math.cos(middle) + 4,
+                minutes == 0 ? "" : Numbers.fixed(minutes / 60.0, minutes < 600 ? 1 : 0));
     }
 
     private static String sector(double from, double to, double out) {
         return String.format(Locale.ROOT, "M%.1f %.1fL%.1f %.1fA%.1f %.1f 0 0 1 %.1f %.1fL%.1f %.1fA%.1f %.1f 0 0 0 %.1f %.1fZ",
-                DIAL + HUB * Math.sin(from), DIAL - HUB * Math.cos(from), DIAL + out * Math.sin(from), DIAL - out * Math.cos(from), out, out,
+                DIAL + HUB * Math.sin(from), DIAL - HUB * Math.cos(from), DIAL + out * Math.sin(from), DIAL - out * Math.cos(from), out,
+                out,
                 DIAL + out * Math.sin(to), DIAL - out * Math.cos(to), DIAL + HUB * Math.sin(to), DIAL - HUB * Math.cos(to), HUB, HUB,
                 DIAL + HUB * Math.sin(from), DIAL - HUB * Math.cos(from));
     }

@@ -79,7 +79,8 @@ class SurveyController {
             return pages.board(ref, form, Map.of(), model);
         }
         String name = CameraName.suggest(
-                facts.plan().get().places().isEmpty() ? "new" : facts.plan().get().places().get(0).name(), facts.cameras().stream().map(Camera::name).toList());
+                facts.plan().get().places().isEmpty() ? "new" : facts.plan().get().places().get(0).name(),
+                facts.cameras().stream().map(Camera::name).toList());
         long id = changes.make(ref, Stage.SURVEY, () -> cameras.add(
                 ref.id(), name, form.raw("model"), FirstPose.on(facts.plan().get()), Camera.Settings.DEFAULT));
         return "redirect:" + ref.path() + "/survey?camera=" + id;
@@ -93,7 +94,8 @@ class SurveyController {
             String document = new String(file.getBytes(), StandardCharsets.UTF_8);
             HousePlan plan = document.contains("\"FeatureCollection\"") ? new GeoJson(plans).read(document) : plans.read(document);
             String checked = plans.write(plan);
-            changes.run(ref, Stage.SURVEY, () -> steps.take(ref.id(), checked, "a plan brought in", ref.by(), steps.state(ref.id()).version()));
+            changes.run(ref, Stage.SURVEY,
+                    () -> steps.take(ref.id(), checked, "a plan brought in", ref.by(), steps.state(ref.id()).version()));
             flash.addFlashAttribute("notice", "The plan was read and every promise judged on it.");
             return "redirect:" + ref.path() + "/survey";
         } catch (DocumentRefused refused) {
@@ -105,7 +107,8 @@ class SurveyController {
 
     @GetMapping("/households/{household}/survey/plan.json")
     ResponseEntity<String> exportPlan(HouseholdRef ref) {
-        return download(households.planDocument(ref.id()).orElseThrow(NoSuchPage::new), "plan-" + ref.id() + ".json", MediaType.APPLICATION_JSON);
+        return download(households.planDocument(ref.id()).orElseThrow(NoSuchPage::new), "plan-" + ref.id() + ".json",
+                MediaType.APPLICATION_JSON);
     }
 
     @GetMapping("/households/{household}/survey/plan.geojson")

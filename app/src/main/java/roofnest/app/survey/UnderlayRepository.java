@@ -21,10 +21,10 @@ class UnderlayRepository {
 
     Optional<Underlay> of(long householdId, String storeyId) {
         return jdbc.sql("""
-                select width_px, height_px, metres_per_px, x_m, y_m
-                from underlay
-                where household_id = :householdId and storey_id = :storeyId
-                """)
+            select width_px, height_px, metres_per_px, x_m, y_m
+            from underlay
+            where household_id = :householdId and storey_id = :storeyId
+            """)
                 .param("householdId", householdId)
                 .param("storeyId", storeyId)
                 .query((row, n) -> new Underlay(row.getInt("width_px"), row.getInt("height_px"), row.getDouble("metres_per_px"),
@@ -42,12 +42,12 @@ class UnderlayRepository {
 
     void lay(long householdId, String storeyId, Picture picture, Underlay at) {
         jdbc.sql("""
-                insert into underlay (household_id, storey_id, picture, media_type, width_px, height_px, metres_per_px, x_m, y_m)
-                values (:householdId, :storeyId, :picture, :mediaType, :width, :height, :scale, :x, :y)
-                on conflict (household_id, storey_id) do update
-                set picture = excluded.picture, media_type = excluded.media_type, width_px = excluded.width_px,
-                    height_px = excluded.height_px, metres_per_px = excluded.metres_per_px, x_m = excluded.x_m, y_m = excluded.y_m
-                """)
+            insert into underlay (household_id, storey_id, picture, media_type, width_px, height_px, metres_per_px, x_m, y_m)
+            values (:householdId, :storeyId, :picture, :mediaType, :width, :height, :scale, :x, :y)
+            on conflict (household_id, storey_id) do update
+            set picture = excluded.picture, media_type = excluded.media_type, width_px = excluded.width_px,
+                height_px = excluded.height_px, metres_per_px = excluded.metres_per_px, x_m = excluded.x_m, y_m = excluded.y_m
+            """)
                 .param("householdId", householdId)
                 .param("storeyId", storeyId)
                 .param("picture", picture.bytes())
@@ -60,9 +60,9 @@ class UnderlayRepository {
 
     void place(long householdId, String storeyId, Underlay at) {
         jdbc.sql("""
-                update underlay set metres_per_px = :scale, x_m = :x, y_m = :y
-                where household_id = :householdId and storey_id = :storeyId
-                """)
+            update underlay set metres_per_px = :scale, x_m = :x, y_m = :y
+            where household_id = :householdId and storey_id = :storeyId
+            """)
                 .param("scale", at.metresPerPx())
                 .param("x", at.xM()).param("y", at.yM())
                 .param("householdId", householdId)

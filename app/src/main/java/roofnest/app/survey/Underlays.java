@@ -35,7 +35,8 @@ class Underlays {
 
     void lay(long householdId, String storeyId, byte[] bytes, PlanPoint topLeft) {
         if (bytes.length > MAX_BYTES) {
-            throw new BadInput(String.format(Locale.ROOT, "The picture has %,d bytes; at most %,d are taken. Save it smaller.", bytes.length, MAX_BYTES));
+            throw new BadInput(String.format(Locale.ROOT, "The picture has %,d bytes; at most %,d are taken. Save it smaller.",
+                    bytes.length, MAX_BYTES));
         }
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
@@ -52,7 +53,8 @@ class Underlays {
             }
             BufferedImage image = reader.read(0);
             underlays.lay(householdId, storeyId, new UnderlayRepository.Picture(bytes, "image/" + format),
-                    new UnderlayRepository.Underlay(image.getWidth(), image.getHeight(), FIRST_WIDTH_M / image.getWidth(), topLeft.xM(), topLeft.yM()));
+                    new UnderlayRepository.Underlay(image.getWidth(), image.getHeight(), FIRST_WIDTH_M / image.getWidth(), topLeft.xM(),
+                            topLeft.yM()));
         } catch (IOException e) {
             throw new BadInput("The picture is damaged and cannot be shown. Save it again and bring it in anew.");
         }

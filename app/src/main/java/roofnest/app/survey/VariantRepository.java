@@ -35,11 +35,11 @@ class VariantRepository {
 
     List<Variant> of(long householdId) {
         return jdbc.sql("""
-                select id, name, plan::text as plan, cameras::text as cameras, kept_at, by_name
-                from variant
-                where household_id = :householdId
-                order by id
-                """)
+            select id, name, plan::text as plan, cameras::text as cameras, kept_at, by_name
+            from variant
+            where household_id = :householdId
+            order by id
+            """)
                 .param("householdId", householdId)
                 .query((row, n) -> new Variant(row.getLong("id"), row.getString("name"), row.getString("plan"), row.getString("cameras"),
                         row.getObject("kept_at", OffsetDateTime.class), row.getString("by_name")))
@@ -52,9 +52,9 @@ class VariantRepository {
 
     void keep(long householdId, String name, String plan, String cameras, String by) {
         jdbc.sql("""
-                insert into variant (household_id, name, plan, cameras, kept_at, by_name)
-                values (:householdId, :name, :plan::jsonb, :cameras::jsonb, :now, :by)
-                """)
+            insert into variant (household_id, name, plan, cameras, kept_at, by_name)
+            values (:householdId, :name, :plan::jsonb, :cameras::jsonb, :now, :by)
+            """)
                 .param("householdId", householdId)
                 .param("name", name)
                 .param("plan", plan)

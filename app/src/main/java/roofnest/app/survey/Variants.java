@@ -81,7 +81,8 @@ class Variants {
     /** Makes the variant what stands: its plan, and of its cameras those that still exist. */
     void take(HouseholdRef ref, HouseholdFacts facts, long id) {
         VariantRepository.Variant variant = variants.find(ref.id(), id).orElseThrow(NoSuchPage::new);
-        steps.take(ref.id(), documents.write(plan(variant)), "the variant “" + variant.name() + "” taken", ref.by(), steps.state(ref.id()).version());
+        steps.take(ref.id(), documents.write(plan(variant)), "the variant “" + variant.name() + "” taken", ref.by(),
+                steps.state(ref.id()).version());
         for (Camera camera : cameras(variant, facts)) {
             cameras.find(ref.id(), camera.id()).ifPresent(record -> {
                 int version = cameras.place(ref.id(), camera.id(), camera.pose(), camera.masked(), record.version());

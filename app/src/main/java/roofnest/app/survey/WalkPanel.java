@@ -25,7 +25,8 @@ import roofnest.core.view.PictureShape;
  * @param ticks one for each second
  * @param marks where it notices them, and where the first kept frame has them
  */
-record WalkPanel(String path, double walkS, List<Leg> legs, List<Tick> ticks, List<Mark> marks, List<LiveView.Readout> figures, List<Frame> frames) {
+record WalkPanel(String path, double walkS, List<Leg> legs, List<Tick> ticks, List<Mark> marks, List<LiveView.Readout> figures,
+        List<Frame> frames) {
     private static final int STEPS_A_FRAME = 2;
     private static final double TICK_M = 0.35;
 
@@ -45,7 +46,8 @@ record WalkPanel(String path, double walkS, List<Leg> legs, List<Tick> ticks, Li
         return walk.map(path -> {
             WalkTest.Capture capture = new WalkTest(at.model(), eye, at.zones())
                     .walk(house.track(path, look.walker()), DetailLevel.RECOGNISE, at.settings().clipSeconds());
-            return new WalkPanel(path.name(), capture.walkS(), legs(capture), ticks(path, capture, look.walker().speedMPerS()), marks(capture),
+            return new WalkPanel(path.name(), capture.walkS(), legs(capture), ticks(path, capture, look.walker().speedMPerS()),
+                    marks(capture),
                     figures(capture), frames(house, eye, look, capture));
         });
     }
@@ -76,7 +78,8 @@ record WalkPanel(String path, double walkS, List<Leg> legs, List<Tick> ticks, Li
             PlanPoint left = position.point().towards(position.headingDeg() - 90, TICK_M);
             PlanPoint right = position.point().towards(position.headingDeg() + 90, TICK_M);
             PlanPoint label = position.point().towards(position.headingDeg() + 90, TICK_M * 2.2);
-            ticks.add(new Tick(left.xM(), -left.yM(), right.xM(), -right.yM(), label.xM(), -label.yM(), second % 2 == 0 ? second + " s" : ""));
+            ticks.add(new Tick(left.xM(), -left.yM(), right.xM(), -right.yM(), label.xM(), -label.yM(),
+                    second % 2 == 0 ? second + " s" : ""));
         }
         return ticks;
     }
@@ -95,8 +98,10 @@ record WalkPanel(String path, double walkS, List<Leg> legs, List<Tick> ticks, Li
     private static List<LiveView.Readout> figures(WalkTest.Capture capture) {
         List<LiveView.Readout> figures = new ArrayList<>();
         figures.add(new LiveView.Readout("the walk takes", Unit.SECONDS.format(capture.walkS())));
-        figures.add(new LiveView.Readout("noticed after", capture.triggerS().isPresent() ? Unit.SECONDS.format(capture.triggerS().getAsDouble()) : "never"));
-        figures.add(new LiveView.Readout("first kept frame", capture.firstFrameS().isPresent() ? Unit.SECONDS.format(capture.firstFrameS().getAsDouble()) : "none"));
+        figures.add(new LiveView.Readout("noticed after",
+                capture.triggerS().isPresent() ? Unit.SECONDS.format(capture.triggerS().getAsDouble()) : "never"));
+        figures.add(new LiveView.Readout("first kept frame",
+                capture.firstFrameS().isPresent() ? Unit.SECONDS.format(capture.firstFrameS().getAsDouble()) : "none"));
         figures.add(new LiveView.Readout("best kept", capture.bestDensityPxPerM() == 0 ? "no face"
                 : Unit.PX_PER_M.format(capture.bestDensityPxPerM()) + ", face from " + Unit.DEGREES.format(capture.bestFaceAngleDeg())));
         figures.add(new LiveView.Readout("kept at recognise or better", Numbers.fixed(capture.secondsAtLevel(), 1) + " s"));
@@ -112,7 +117,8 @@ record WalkPanel(String path, double walkS, List<Leg> legs, List<Tick> ticks, Li
             String body = "";
             String head = "";
             if (eye.clearTo(at.xM(), at.yM(), moment.groundM() + look.walker().faceM())) {
-                for (PictureShape shape : picture.figure(new CameraPicture.Figure("", SpacePoint.at(at, moment.groundM()), look.walker().heightM()))) {
+                for (PictureShape shape : picture
+                        .figure(new CameraPicture.Figure("", SpacePoint.at(at, moment.groundM()), look.walker().heightM()))) {
                     if (shape.kind() == PictureShape.Kind.BODY) {
                         body = Svg.pixels(shape.outline());
                     } else {

@@ -25,7 +25,8 @@ record TuneView(CameraRepository.Record record, List<Figure> figures, Optional<Y
      *
      * @param warnY where the model warns
      */
-    record Year(String line, String area, double warnY, String warn, List<Tick> months, List<Month> lows, double lowestX, double lowestY, String lowest) {
+    record Year(String line, String area, double warnY, String warn, List<Tick> months, List<Month> lows, double lowestX, double lowestY,
+            String lowest) {
         static final double WIDTH = 720;
         static final double HEIGHT = 220;
     }
@@ -45,7 +46,8 @@ record TuneView(CameraRepository.Record record, List<Figure> figures, Optional<Y
                     Numbers.fixed(kept.clipsWorstWeek(), 0) + " clips in a bad week, " + Numbers.fixed(kept.gbPerDay(), 2) + " GB a day, "
                             + Numbers.fixed(100 * Retention.USABLE_SHARE, 0) + " % of the card usable"));
         }
-        figures.add(new Figure("one clip", Numbers.fixed(Retention.clipMb(camera.settings().clipSeconds(), camera.model().recording().bitrateMbps()), 1) + " MB",
+        figures.add(new Figure("one clip",
+                Numbers.fixed(Retention.clipMb(camera.settings().clipSeconds(), camera.model().recording().bitrateMbps()), 1) + " MB",
                 camera.settings().clipSeconds() + " s at " + Numbers.plain(camera.model().recording().bitrateMbps()) + " Mbit/s"));
         Optional<Year> year = Optional.empty();
         if (camera.model().power().onBattery()) {

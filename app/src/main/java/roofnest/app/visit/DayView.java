@@ -20,14 +20,16 @@ import roofnest.core.visit.Task;
  * @param done what is over, the newest first
  */
 record DayView(
-        String head, String end, boolean late, List<Card> inHand, List<Card> byItself, List<Card> now, List<Card> then, List<Card> later, List<Card> done, BarChart chart, double nowX, String startedBy) {
+        String head, String end, boolean late, List<Card> inHand, List<Card> byItself, List<Card> now, List<Card> then, List<Card> later,
+        List<Card> done, BarChart chart, double nowX, String startedBy) {
     private static final BarChart.Size SIZE = new BarChart.Size(104, 520, 9);
     /** As many of the next tasks are shown at once. */
     private static final int SHOWN = 5;
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm");
 
     /** @param offWords of the button that lets go of it @param canBegin whether all that it waits for is over */
-    record Card(String id, String what, String row, String when, String needs, String offWords, boolean overdue, boolean canBegin, boolean tapped) {}
+    record Card(String id, String what, String row, String when, String needs, String offWords, boolean overdue, boolean canBegin,
+            boolean tapped) {}
 
     static DayView of(Visits.Open open, ZoneId zone) {
         Day day = open.day();
@@ -35,7 +37,11 @@ record DayView(
         for (VisitRepository.Row row : open.rows()) {
             Day.Mark mark = open.marks().get(row.planned().task().id());
             if (mark.done().isPresent()) {
-                done.add(0, card(open, zone, row.planned().task(), mark.done().get() > mark.begun().get() ? clock(open, zone, mark.begun().get()) + " to " + clock(open, zone, mark.done().get()) : clock(open, zone, mark.done().get())));
+                done.add(0,
+                        card(open, zone, row.planned().task(),
+                                mark.done().get() > mark.begun().get()
+                                        ? clock(open, zone, mark.begun().get()) + " to " + clock(open, zone, mark.done().get())
+                                        : clock(open, zone, mark.done().get())));
             }
         }
         List<Card> then = day.left().stream().filter(placed -> day.now().stream().noneMatch(now -> now.id().equals(placed.task().id())))
@@ -44,24 +50,36 @@ record DayView(
         String end = "It ends about " + clock(open, zone, day.finishMinute()) + ", planned " + clock(open, zone, day.plannedFinishMinute())
                 + (late > 0 ? ": " + late + " min late." : late < 0 ? ": " + -late + " min early." : ": on time.");
         return new DayView(open.minute() + " min in, " + done.size() + " of " + open.rows().size() + " tasks over", end, late > 0,
-                day.inHand().stream().map(task -> card(open, zone, task, "since " + clock(open, zone, open.marks().get(task.id()).begun().get()) + ", usually " + task.handsOnMinutes() + " min")).toList(),
+                day.inHand().stream()
+                        .map(task -> card(open, zone, task,
+                                "since " + clock(open, zone, open.marks().get(task.id()).begun().get()) + ", usually "
+                                        + task.handsOnMinutes() + " min"))
+                        .toList(),
                 day.byItself().stream().map(running -> byItself(open, zone, running)).toList(),
-                day.now().stream().map(task -> card(open, zone, task, task.handsOnMinutes() + " min" + (task.handsFreeMinutes() > 0 ? ", then " + task.handsFreeMinutes() + " by itself" : ""))).toList(),
-                then.subList(0, Math.min(SHOWN, then.size())), then.subList(Math.min(SHOWN, then.size()), then.size()), done, chart(open), SIZE.x(open.minute(), span(open)), open.visit().startedBy() + ", " + clock(open, zone, 0));
+                day.now().stream()
+                        .map(task -> card(open, zone, task,
+                                task.handsOnMinutes() + " min"
+                                        + (task.handsFreeMinutes() > 0 ? ", then " + task.handsFreeMinutes() + " by itself" : "")))
+                        .toList(),
+                then.subList(0, Math.min(SHOWN, then.size())), then.subList(Math.min(SHOWN, then.size()), then.size()), done, chart(open),
+                SIZE.x(open.minute(), span(open)), open.visit().startedBy() + ", " + clock(open, zone, 0));
     }
 
     private static Card byItself(Visits.Open open, ZoneId zone, Day.Running running) {
         int left = running.untilMinute() - open.minute();
-        String when = left > 0 ? "until about " + clock(open, zone, running.untilMinute()) + ", " + left + " min" : "should be over since " + clock(open, zone, running.untilMinute()) + ": look at it";
+        String when = left > 0 ? "until about " + clock(open, zone, running.untilMinute()) + ", " + left + " min"
+                : "should be over since " + clock(open, zone, running.untilMinute()) + ": look at it";
         Card card = card(open, zone, running.task(), when);
         return new Card(card.id(), card.what(), card.row(), when, "", "", left <= 0, false, true);
     }
 
     private static Card card(Visits.Open open, ZoneId zone, Task task, String when) {
-        Task planned = open.rows().stream().map(row -> row.planned().task()).filter(each -> each.id().equals(task.id())).findFirst().orElse(task);
+        Task planned = open.rows().stream().map(row -> row.planned().task()).filter(each -> each.id().equals(task.id())).findFirst()
+                .orElse(task);
         boolean canBegin = planned.after().stream().allMatch(id -> open.marks().get(id).done().isPresent());
         boolean tapped = open.rows().stream().anyMatch(row -> row.planned().task().id().equals(task.id()) && row.begunAt() != null);
-        return new Card(task.id(), task.what(), task.row(), when, task.needs().stream().sorted().map(need -> need.name().toLowerCase(Locale.ROOT)).collect(Collectors.joining(" and ")),
+        return new Card(task.id(), task.what(), task.row(), when,
+                task.needs().stream().sorted().map(need -> need.name().toLowerCase(Locale.ROOT)).collect(Collectors.joining(" and ")),
                 planned.handsFreeMinutes() > 0 ? "Hands off, it goes on by itself" : "Done", false, canBegin, tapped);
     }
 
@@ -72,7 +90,8 @@ record DayView(
     /** Planned in outline above, real filled below. */
     private static BarChart chart(Visits.Open open) {
         int span = span(open);
-        List<String> names = open.rows().stream().map(row -> row.planned().task().row()).distinct().sorted((a, b) -> Boolean.compare(b.equals("House"), a.equals("House"))).toList();
+        List<String> names = open.rows().stream().map(row -> row.planned().task().row()).distinct()
+                .sorted((a, b) -> Boolean.compare(b.equals("House"), a.equals("House"))).toList();
         List<BarChart.Bar> bars = new ArrayList<>();
         for (VisitRepository.Row row : open.rows()) {
             Task task = row.planned().task();

@@ -73,7 +73,8 @@ class RoundController {
         LocalDate day = day(values);
         CalendarFile file = new CalendarFile("Round", clock);
         for (Round.Visit visit : rounds.plan(staff, day, Rounds.departing(new Form(values))).round().visits()) {
-            file.add(new VEvent(RoundView.moment(day, visit.beginMinute()), RoundView.moment(day, visit.endMinute()), visit.stop().name()), "round-" + visit.stop().id() + "-" + day,
+            file.add(new VEvent(RoundView.moment(day, visit.beginMinute()), RoundView.moment(day, visit.endMinute()), visit.stop().name()),
+                    "round-" + visit.stop().id() + "-" + day,
                     visit.travelMinutes() + " min on the road before.");
         }
         return ResponseEntity.ok().contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))

@@ -28,30 +28,35 @@ public class RoundRepository {
 
     List<Due> due(long firmId, LocalDate day) {
         return jdbc.sql("""
-                select h.id, h.name, h.address, h.due_what, a.from_minute, a.until_minute, a.minutes
-                from household h left join appointment a on a.household_id = h.id and a.on_day = h.due_on
-                where h.firm_id = :firm and h.due_on = :day
-                order by h.name, h.id
-                """)
+            select h.id, h.name, h.address, h.due_what, a.from_minute, a.until_minute, a.minutes
+            from household h left join appointment a on a.household_id = h.id and a.on_day = h.due_on
+            where h.firm_id = :firm and h.due_on = :day
+            order by h.name, h.id
+            """)
                 .param("firm", firmId)
                 .param("day", day)
                 .query((row, n) -> new Due(row.getLong("id"), row.getString("name"), row.getString("address"), row.getString("due_what"),
-                        row.getObject("minutes") == null ? Optional.empty() : Optional.of(new Appointment(row.getInt("from_minute"), row.getInt("until_minute"), row.getInt("minutes")))))
+                        row.getObject("minutes") == null ? Optional.empty()
+                                : Optional
+                                        .of(new Appointment(row.getInt("from_minute"), row.getInt("until_minute"), row.getInt("minutes")))))
                 .list();
     }
 
     /** Puts a household of the firm on a day. @return whether it is one of the firm's */
     boolean book(long firmId, long householdId, LocalDate day) {
-        return jdbc.sql("update household set due_on = :day where id = :id and firm_id = :firm").param("day", day).param("id", householdId).param("firm", firmId).update() == 1;
+        return jdbc.sql("update household set due_on = :day where id = :id and firm_id = :firm").param("day", day).param("id", householdId)
+                .param("firm", firmId).update() == 1;
     }
 
     public void appoint(long householdId, LocalDate day, Appointment appointment) {
-        jdbc.sql("""
-                insert into appointment (household_id, on_day, from_minute, until_minute, minutes)
-                values (:id, :day, :from, :until, :minutes)
-                on conflict (household_id) do update
-                set on_day = excluded.on_day, from_minute = excluded.from_minute, until_minute = excluded.until_minute, minutes = excluded.minutes
-                """)
+        jdbc.sql(
+                """
+                    insert into appointment (household_id, on_day, from_minute, until_minute, minutes)
+                    values (:id, :day, :from, :until, :minutes)
+                    on conflict (household_id) do update
+                    set on_day = excluded.on_day, from_minute = excluded.from_minute,
+                        until_minute = excluded.until_minute, minutes = excluded.minutes
+                    """)
                 .param("id", householdId)
                 .param("day", day)
                 .param("from", appointment.fromMinute())
@@ -78,10 +83,10 @@ public class RoundRepository {
 
     public void setTravel(long firmId, Way way, int minutes) {
         jdbc.sql("""
-                insert into travel (firm_id, from_id, to_id, minutes)
-                values (:firm, :from, :to, :minutes)
-                on conflict (firm_id, from_id, to_id) do update set minutes = excluded.minutes
-                """)
+            insert into travel (firm_id, from_id, to_id, minutes)
+            values (:firm, :from, :to, :minutes)
+            on conflict (firm_id, from_id, to_id) do update set minutes = excluded.minutes
+            """)
                 .param("firm", firmId)
                 .param("from", way.fromId())
                 .param("to", way.toId())

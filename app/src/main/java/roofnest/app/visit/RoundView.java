@@ -22,14 +22,16 @@ import roofnest.core.visit.Round;
  * @param others households of another day, to put on this one
  */
 record RoundView(
-        String title, String on, String previous, String next, String depart, String head, List<String> warnings, List<Stop> stops, List<String> names, List<Row> table, BarChart chart,
+        String title, String on, String previous, String next, String depart, String head, List<String> warnings, List<Stop> stops,
+        List<String> names, List<Row> table, BarChart chart,
         List<Other> others) {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
     private static final BarChart.Size SIZE = new BarChart.Size(120, 700, 12);
     private static final int MIDNIGHT = 24 * 60;
 
     /** @param at "09:10 to 11:25" @param way how it is reached; both empty when it is left out */
-    record Stop(long id, int number, String name, String address, String what, String at, String way, String from, String until, int minutes) {}
+    record Stop(long id, int number, String name, String address, String what, String at, String way, String from, String until,
+            int minutes) {}
 
     /** A row of the travel table: the cells to those before it. */
     record Row(String name, List<Cell> cells) {}
@@ -48,35 +50,47 @@ record RoundView(
         int span = Math.max(60, round.homeMinute() - start);
         for (Round.Visit visit : round.visits()) {
             int number = stops.size() + 1;
-            stops.add(stop(byId.get(visit.stop().id()), visit.stop(), number, clock(visit.beginMinute()) + " to " + clock(visit.endMinute()),
-                    visit.travelMinutes() + " min on the road" + (visit.waitMinutes() > 0 ? ", " + visit.waitMinutes() + " min until somebody is there" : "")));
+            stops.add(
+                    stop(byId.get(visit.stop().id()), visit.stop(), number, clock(visit.beginMinute()) + " to " + clock(visit.endMinute()),
+                            visit.travelMinutes() + " min on the road"
+                                    + (visit.waitMinutes() > 0 ? ", " + visit.waitMinutes() + " min until somebody is there" : "")));
             double y = BarChart.TOP + BarChart.ROW * (number - 1) + 4;
             int arrive = visit.beginMinute() - visit.waitMinutes();
             bar(bars, "free", arrive - visit.travelMinutes() - start, arrive - start, y, span, "", "on the road");
-            bar(bars, "planned", Math.max(0, visit.stop().fromMinute() - start), visit.stop().untilMinute() - start, y, span, "", "may begin");
-            bar(bars, "hands", visit.beginMinute() - start, visit.endMinute() - start, y, span, String.valueOf(number), visit.stop().name());
+            bar(bars, "planned", Math.max(0, visit.stop().fromMinute() - start), visit.stop().untilMinute() - start, y, span, "",
+                    "may begin");
+            bar(bars, "hands", visit.beginMinute() - start, visit.endMinute() - start, y, span, String.valueOf(number),
+                    visit.stop().name());
         }
         round.missed().forEach(missed -> stops.add(stop(byId.get(missed.id()), missed, 0, "", "")));
         BarChart hours = BarChart.of(round.visits().stream().map(visit -> visit.stop().name()).toList(), span, 60, bars, SIZE);
         BarChart chart = new BarChart(hours.width(), hours.height(), hours.rows(), ticks(start, span), hours.bars());
-        String head = round.visits().isEmpty() ? "Nobody is visited." : "Leave at " + clock(start) + ", back at " + clock(round.homeMinute()) + "; " + round.travelMinutes() + " min on the road. No other order is back sooner.";
-        return new RoundView(planned.day().format(DAY), planned.day().toString(), planned.day().minusDays(1).toString(), planned.day().plusDays(1).toString(), clock(start), head,
+        String head = round.visits().isEmpty() ? "Nobody is visited." : "Leave at " + clock(start) + ", back at "
+                + clock(round.homeMinute()) + "; " + round.travelMinutes() + " min on the road. No other order is back sooner.";
+        return new RoundView(planned.day().format(DAY), planned.day().toString(), planned.day().minusDays(1).toString(),
+                planned.day().plusDays(1).toString(), clock(start), head,
                 warnings(planned), stops, planned.stops().stream().map(Round.Stop::name).toList(), table(planned), chart,
                 all.stream().map(HouseholdRepository.Overview::household).filter(h -> !planned.day().equals(h.dueOn()))
-                        .map(h -> new Other(h.id(), h.name() + ", " + h.address(), h.dueOn() == null ? "" : h.dueOn().format(DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH)))).toList());
+                        .map(h -> new Other(h.id(), h.name() + ", " + h.address(),
+                                h.dueOn() == null ? "" : h.dueOn().format(DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH))))
+                        .toList());
     }
 
     private static List<String> warnings(Rounds.Planned planned) {
         List<String> warnings = new ArrayList<>();
-        planned.round().missed().forEach(stop -> warnings.add("No order reaches " + stop.name() + " between " + clock(stop.fromMinute()) + " and " + clock(stop.untilMinute()) + " along with the others. Ask for another time, or put it on another day."));
+        planned.round().missed().forEach(stop -> warnings.add("No order reaches " + stop.name() + " between " + clock(stop.fromMinute())
+                + " and " + clock(stop.untilMinute()) + " along with the others. Ask for another time, or put it on another day."));
         if (planned.due().size() > Round.MOST_STOPS) {
-            warnings.add((planned.due().size() - Round.MOST_STOPS) + " more are due on this day than the " + Round.MOST_STOPS + " that are ordered.");
+            warnings.add((planned.due().size() - Round.MOST_STOPS) + " more are due on this day than the " + Round.MOST_STOPS
+                    + " that are ordered.");
         }
         if (!planned.reckoned().isEmpty()) {
-            warnings.add("Reckoned by the plan of hours, from 08:00 to 17:00, since nobody noted a time: " + String.join(", ", planned.reckoned()) + ".");
+            warnings.add("Reckoned by the plan of hours, from 08:00 to 17:00, since nobody noted a time: "
+                    + String.join(", ", planned.reckoned()) + ".");
         }
         if (!planned.untold().isEmpty()) {
-            warnings.add(planned.untold().size() + (planned.untold().size() == 1 ? " way is" : " ways are") + " reckoned at 15 min until its minutes are told below.");
+            warnings.add(planned.untold().size() + (planned.untold().size() == 1 ? " way is" : " ways are")
+                    + " reckoned at 15 min until its minutes are told below.");
         }
         return warnings;
     }
@@ -90,7 +104,8 @@ record RoundView(
             List<Cell> cells = new ArrayList<>();
             for (int j = 0; j < i; j++) {
                 RoundRepository.Way way = RoundRepository.Way.between(id, j == 0 ? RoundRepository.YARD : stops.get(j - 1).id());
-                cells.add(new Cell(Rounds.field(way), planned.travel().get(way), name + " to " + (j == 0 ? "our yard" : stops.get(j - 1).name()) + ", minutes", !planned.untold().contains(way)));
+                cells.add(new Cell(Rounds.field(way), planned.travel().get(way),
+                        name + " to " + (j == 0 ? "our yard" : stops.get(j - 1).name()) + ", minutes", !planned.untold().contains(way)));
             }
             rows.add(new Row(name, cells));
         }
@@ -98,7 +113,8 @@ record RoundView(
     }
 
     private static Stop stop(RoundRepository.Due due, Round.Stop stop, int number, String at, String way) {
-        return new Stop(due.id(), number, due.name(), due.address(), due.what() == null ? "" : due.what(), at, way, clock(stop.fromMinute()), clock(stop.untilMinute()), stop.minutes());
+        return new Stop(due.id(), number, due.name(), due.address(), due.what() == null ? "" : due.what(), at, way,
+                clock(stop.fromMinute()), clock(stop.untilMinute()), stop.minutes());
     }
 
     private static List<BarChart.Tick> ticks(int start, int span) {

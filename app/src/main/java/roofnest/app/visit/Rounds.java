@@ -47,7 +47,8 @@ class Rounds {
      * @param reckoned names whose minutes are by their plan of hours, since nobody noted others
      * @param untold ways that nobody told the minutes of
      */
-    record Planned(LocalDate day, int departMinute, List<RoundRepository.Due> due, List<Round.Stop> stops, Map<RoundRepository.Way, Integer> travel, List<RoundRepository.Way> untold,
+    record Planned(LocalDate day, int departMinute, List<RoundRepository.Due> due, List<Round.Stop> stops,
+            Map<RoundRepository.Way, Integer> travel, List<RoundRepository.Way> untold,
             List<String> reckoned, Round round) {}
 
     Planned plan(Staff staff, LocalDate day, int departMinute) {
@@ -60,7 +61,8 @@ class Rounds {
             if (each.appointment().isEmpty()) {
                 reckoned.add(each.name());
             }
-            RoundRepository.Appointment appointment = each.appointment().orElseGet(() -> new RoundRepository.Appointment(FROM, UNTIL, minutes(staff, each.id())));
+            RoundRepository.Appointment appointment
+                    = each.appointment().orElseGet(() -> new RoundRepository.Appointment(FROM, UNTIL, minutes(staff, each.id())));
             stops.add(new Round.Stop(each.id(), each.name(), appointment.minutes(), appointment.fromMinute(), appointment.untilMinute()));
         }
         List<Long> ends = new ArrayList<>(counted.stream().map(RoundRepository.Due::id).toList());
@@ -97,7 +99,8 @@ class Rounds {
         for (Round.Stop stop : now.stops()) {
             int from = clock(form, "from-" + stop.id(), stop.fromMinute());
             int until = clock(form, "until-" + stop.id(), stop.untilMinute());
-            int minutes = form.has("minutes-" + stop.id()) ? form.whole("minutes-" + stop.id(), "how long it takes", 1, 900, "minutes") : stop.minutes();
+            int minutes = form.has("minutes-" + stop.id()) ? form.whole("minutes-" + stop.id(), "how long it takes", 1, 900, "minutes")
+                    : stop.minutes();
             if (until < from) {
                 form.fault("until-" + stop.id(), "This is before the earliest.");
             } else if (form.ok()) {

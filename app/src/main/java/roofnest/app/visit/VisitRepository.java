@@ -28,7 +28,8 @@ class VisitRepository {
     record Visit(long id, int installers, OffsetDateTime startedAt, String startedBy, OffsetDateTime overAt) {}
 
     /** @param cameraId null for the house's tasks @param by who marked it last; null while untouched */
-    record Row(Timeline.Placed planned, Long cameraId, OffsetDateTime begunAt, OffsetDateTime handsOffAt, OffsetDateTime doneAt, String by) {}
+    record Row(Timeline.Placed planned, Long cameraId, OffsetDateTime begunAt, OffsetDateTime handsOffAt, OffsetDateTime doneAt,
+            String by) {}
 
     Optional<Visit> open(long householdId) {
         return newest(householdId, "and over_at is null");
@@ -40,19 +41,22 @@ class VisitRepository {
     }
 
     private Optional<Visit> newest(long householdId, String only) {
-        return jdbc.sql("select id, installers, started_at, started_by, over_at from visit where household_id = :householdId " + only + " order by id desc limit 1")
+        return jdbc
+                .sql("select id, installers, started_at, started_by, over_at from visit where household_id = :householdId " + only
+                        + " order by id desc limit 1")
                 .param("householdId", householdId)
-                .query((row, n) -> new Visit(row.getLong("id"), row.getInt("installers"), row.getObject("started_at", OffsetDateTime.class), row.getString("started_by"),
+                .query((row, n) -> new Visit(row.getLong("id"), row.getInt("installers"), row.getObject("started_at", OffsetDateTime.class),
+                        row.getString("started_by"),
                         row.getObject("over_at", OffsetDateTime.class)))
                 .optional();
     }
 
     long start(long householdId, int installers, OffsetDateTime at, String by) {
         return jdbc.sql("""
-                insert into visit (household_id, installers, started_at, started_by)
-                values (:householdId, :installers, :at, :by)
-                returning id
-                """)
+            insert into visit (household_id, installers, started_at, started_by)
+            values (:householdId, :installers, :at, :by)
+            returning id
+            """)
                 .param("householdId", householdId)
                 .param("installers", installers)
                 .param("at", at)
@@ -62,10 +66,12 @@ class VisitRepository {
 
     void add(long visitId, int seq, Timeline.Placed placed, Long cameraId) {
         Task task = placed.task();
-        jdbc.sql("""
-                insert into visit_task (visit_id, seq, task_id, row_name, what, hands_on, hands_free, waits_for, needs, planned_minute, installer, camera_id)
-                values (:visitId, :seq, :taskId, :row, :what, :handsOn, :handsFree, :waitsFor, :needs, :planned, :installer, :cameraId)
-                """)
+        jdbc.sql(
+                """
+                    insert into visit_task (visit_id, seq, task_id, row_name, what, hands_on, hands_free, waits_for, needs, planned_minute,
+                                            installer, camera_id)
+                    values (:visitId, :seq, :taskId, :row, :what, :handsOn, :handsFree, :waitsFor, :needs, :planned, :installer, :cameraId)
+                    """)
                 .param("visitId", visitId)
                 .param("seq", seq)
                 .param("taskId", task.id())
@@ -82,16 +88,17 @@ class VisitRepository {
     }
 
     List<Row> rows(long visitId) {
-        return jdbc.sql("select * from visit_task where visit_id = :visitId order by seq").param("visitId", visitId).query(VisitRepository::row).list();
+        return jdbc.sql("select * from visit_task where visit_id = :visitId order by seq").param("visitId", visitId)
+                .query(VisitRepository::row).list();
     }
 
     /** Writes how far a task is; what lies further ahead is unwritten. */
     void mark(long visitId, String taskId, OffsetDateTime begun, OffsetDateTime handsOff, OffsetDateTime done, String by) {
         jdbc.sql("""
-                update visit_task
-                set begun_at = :begun, hands_off_at = :handsOff, done_at = :done, marked_by = :by
-                where visit_id = :visitId and task_id = :taskId
-                """)
+            update visit_task
+            set begun_at = :begun, hands_off_at = :handsOff, done_at = :done, marked_by = :by
+            where visit_id = :visitId and task_id = :taskId
+            """)
                 .param("begun", begun, Types.TIMESTAMP_WITH_TIMEZONE)
                 .param("handsOff", handsOff, Types.TIMESTAMP_WITH_TIMEZONE)
                 .param("done", done, Types.TIMESTAMP_WITH_TIMEZONE)
@@ -106,10 +113,14 @@ class VisitRepository {
     }
 
     private static Row row(ResultSet row, int n) throws SQLException {
-        Set<Task.Need> needs = Arrays.stream((String[]) row.getArray("needs").getArray()).map(Task.Need::valueOf).collect(Collectors.toSet());
-        Task task = new Task(row.getString("task_id"), row.getString("row_name"), row.getString("what"), row.getInt("hands_on"), row.getInt("hands_free"),
+        Set<Task.Need> needs
+                = Arrays.stream((String[]) row.getArray("needs").getArray()).map(Task.Need::valueOf).collect(Collectors.toSet());
+        Task task = new Task(row.getString("task_id"), row.getString("row_name"), row.getString("what"), row.getInt("hands_on"),
+                row.getInt("hands_free"),
                 Set.of((String[]) row.getArray("waits_for").getArray()), needs);
-        return new Row(new Timeline.Placed(task, row.getInt("planned_minute"), row.getInt("installer")), row.getObject("camera_id", Long.class),
-                row.getObject("begun_at", OffsetDateTime.class), row.getObject("hands_off_at", OffsetDateTime.class), row.getObject("done_at", OffsetDateTime.class), row.getString("marked_by"));
+        return new Row(new Timeline.Placed(task, row.getInt("planned_minute"), row.getInt("installer")),
+                row.getObject("camera_id", Long.class),
+                row.getObject("begun_at", OffsetDateTime.class), row.getObject("hands_off_at", OffsetDateTime.class),
+                row.getObject("done_at", OffsetDateTime.class), row.getString("marked_by"));
     }
 }

@@ -68,7 +68,8 @@ class Visits {
             List<VisitRepository.Row> rows = visits.rows(visit.id());
             int minute = minute(visit, now());
             Map<String, Day.Mark> marks = marks(ref, visit, rows);
-            return new Open(visit, rows, marks, minute, Day.at(rows.stream().map(VisitRepository.Row::planned).toList(), marks, minute, visit.installers()));
+            return new Open(visit, rows, marks, minute,
+                    Day.at(rows.stream().map(VisitRepository.Row::planned).toList(), marks, minute, visit.installers()));
         });
     }
 
@@ -82,11 +83,13 @@ class Visits {
         OffsetDateTime off = row.handsOffAt() == null ? now : row.handsOffAt();
         switch (step) {
             case BEGIN -> visits.mark(visit.id(), taskId, begun, row.handsOffAt(), row.doneAt(), ref.by());
-            case HANDS_OFF -> visits.mark(visit.id(), taskId, begun, off, row.planned().task().handsFreeMinutes() == 0 ? off : row.doneAt(), ref.by());
+            case HANDS_OFF ->
+                visits.mark(visit.id(), taskId, begun, off, row.planned().task().handsFreeMinutes() == 0 ? off : row.doneAt(), ref.by());
             case DONE -> visits.mark(visit.id(), taskId, begun, off, now, ref.by());
             case BACK -> {
                 boolean last = row.planned().task().handsFreeMinutes() == 0 && row.doneAt() != null;
-                visits.mark(visit.id(), taskId, row.handsOffAt() == null ? null : row.begunAt(), row.doneAt() == null || last ? null : row.handsOffAt(), null, ref.by());
+                visits.mark(visit.id(), taskId, row.handsOffAt() == null ? null : row.begunAt(),
+                        row.doneAt() == null || last ? null : row.handsOffAt(), null, ref.by());
             }
         }
     }
@@ -103,14 +106,16 @@ class Visits {
         for (VisitRepository.Row row : rows) {
             Task task = row.planned().task();
             Day.Mark tapped = new Day.Mark(marked(visit, row.begunAt()), marked(visit, row.handsOffAt()), marked(visit, row.doneAt()));
-            marks.put(task.id(), tapped.done().isPresent() ? tapped : recorded(visit, task, byId.get(row.cameraId())).map(over -> upTo(tapped, over)).orElse(tapped));
+            marks.put(task.id(), tapped.done().isPresent() ? tapped
+                    : recorded(visit, task, byId.get(row.cameraId())).map(over -> upTo(tapped, over)).orElse(tapped));
         }
         return marks;
     }
 
     private static Day.Mark upTo(Day.Mark tapped, int over) {
         int begun = Math.min(tapped.begun().orElse(over), over);
-        return new Day.Mark(Optional.of(begun), Optional.of(Math.max(begun, Math.min(tapped.handsOff().orElse(over), over))), Optional.of(over));
+        return new Day.Mark(Optional.of(begun), Optional.of(Math.max(begun, Math.min(tapped.handsOff().orElse(over), over))),
+                Optional.of(over));
     }
 
     private Optional<Integer> recorded(VisitRepository.Visit visit, Task task, CameraRepository.Record camera) {

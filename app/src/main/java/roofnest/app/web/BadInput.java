@@ -4,8 +4,7 @@ import java.io.Serial;
 
 /** Input that a page of ours would never send, in words fit for whoever sent it. */
 public class BadInput extends RuntimeException {
-    @Serial
-    private static final long serialVersionUID = 1;
+    @Serial private static final long serialVersionUID = 1;
 
     public BadInput(String sentence) {
         super(sentence);

@@ -5,8 +5,7 @@ import java.util.List;
 
 /** Something brought in that cannot be used, with everything wrong with it. Nothing was changed. */
 public final class ImportRefused extends Exception {
-    @Serial
-    private static final long serialVersionUID = 1;
+    @Serial private static final long serialVersionUID = 1;
 
     private final transient List<String> faults;
 

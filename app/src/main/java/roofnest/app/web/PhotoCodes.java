@@ -24,9 +24,12 @@ public final class PhotoCodes {
     public static List<String> in(byte[] photo) {
         BinaryBitmap bitmap = new BinaryBitmap(new HybridBinarizer(new BufferedImageLuminanceSource(PhotoFile.open(photo, ENOUGH_PIXELS))));
         try {
-            return Arrays.stream(new GenericMultipleBarcodeReader(new MultiFormatReader()).decodeMultiple(bitmap, HINTS)).map(Result::getText).distinct().toList();
+            return Arrays.stream(new GenericMultipleBarcodeReader(new MultiFormatReader()).decodeMultiple(bitmap, HINTS))
+                    .map(Result::getText).distinct().toList();
         } catch (NotFoundException e) {
-            throw new BadInput("No code was found in the photo. Hold the camera straight over it, near enough that it fills half the picture, without a reflection.");
+            throw new BadInput(
+                    "No code was found in the photo. Hold the camera straight over it, near enough that it fills half the "
+                            + "picture, without a reflection.");
         }
     }
 }

@@ -50,7 +50,8 @@ class Problems {
 
     @ExceptionHandler({HttpMessageNotReadableException.class, TypeMismatchException.class})
     Object unreadable(Exception e, HttpServletRequest request) {
-        return answer(request, HttpStatus.BAD_REQUEST, "That request cannot be read", "Something in it is not of the form it should be. Nothing was changed.");
+        return answer(request, HttpStatus.BAD_REQUEST, "That request cannot be read",
+                "Something in it is not of the form it should be. Nothing was changed.");
     }
 
     @ExceptionHandler
@@ -61,7 +62,8 @@ class Problems {
         }
         LOG.error("Unforeseen at {} {}", request.getMethod(), request.getRequestURI(), e);
         return answer(request, HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong on our side",
-                "It was noted in the log. What you had saved before is kept; the last step was not carried out. Go back and try it once more.");
+                "It was noted in the log. What you had saved before is kept; the last step was not carried out. Go back and try "
+                        + "it once more.");
     }
 
     private static Object answer(HttpServletRequest request, HttpStatusCode status, String title, String detail) {

@@ -22,7 +22,8 @@ public record PromiseLine(
     public static PromiseLine of(Judged judged, HouseholdFacts facts) {
         Finding finding = judged.finding();
         String camera = judged.promise().key().value().startsWith("c")
-                ? judged.cameraId().flatMap(id -> facts.cameras().stream().filter(c -> c.id() == id).findFirst()).map(Camera::name).orElse("")
+                ? judged.cameraId().flatMap(id -> facts.cameras().stream().filter(c -> c.id() == id).findFirst()).map(Camera::name)
+                        .orElse("")
                 : "";
         return new PromiseLine(
                 finding.promise().value(), judged.wording(), camera, finding.standing().name().toLowerCase(Locale.ROOT),

@@ -4,8 +4,7 @@ import java.io.Serial;
 
 /** Somebody else saved the same thing since it was opened here. */
 public class StaleEdit extends RuntimeException {
-    @Serial
-    private static final long serialVersionUID = 1;
+    @Serial private static final long serialVersionUID = 1;
 
     private final int currentVersion;
 

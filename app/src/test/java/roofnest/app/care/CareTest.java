@@ -41,11 +41,13 @@ class CareTest {
     void a_charge_in_the_log_moves_the_next_one() throws Exception {
         long household = demo.household("Lanyon");
         long camera = demo.camera("Lanyon");
-        String page = mvc.perform(get("/households/" + household + "/care").with(user(demo.staff("odile")))).andReturn().getResponse().getContentAsString();
+        String page = mvc.perform(get("/households/" + household + "/care").with(user(demo.staff("odile")))).andReturn().getResponse()
+                .getContentAsString();
         assertThat(page).contains("This day has passed");
         mvc.perform(post("/households/" + household + "/care/log").with(user(demo.staff("odile"))).with(csrf()).param("kind", "CHARGE")
                 .param("camera", String.valueOf(camera)).param("words", "charged on the visit").param("on", LocalDate.now().toString()));
-        page = mvc.perform(get("/households/" + household + "/care").with(user(demo.staff("odile")))).andReturn().getResponse().getContentAsString();
+        page = mvc.perform(get("/households/" + household + "/care").with(user(demo.staff("odile")))).andReturn().getResponse()
+                .getContentAsString();
         assertThat(page).contains("charged on the visit").doesNotContain("This day has passed");
     }
 

@@ -40,7 +40,9 @@ class PackTest {
     @Test
     void the_sealed_sheet_holds_the_passwords_and_its_printing_is_logged() throws Exception {
         long before = demo.count("secret_reveal");
-        var response = mvc.perform(post("/households/" + demo.household("Peverell") + "/prove/sealed-sheet").with(user(demo.staff("jory"))).with(csrf()))
+        var response = mvc
+                .perform(post("/households/" + demo.household("Peverell") + "/prove/sealed-sheet").with(user(demo.staff("jory")))
+                        .with(csrf()))
                 .andReturn().getResponse();
         assertThat(response.getHeader("Cache-Control")).contains("no-store");
         try (PDDocument document = Loader.loadPDF(response.getContentAsByteArray())) {

@@ -61,7 +61,8 @@ class HouseholdChangesTest {
 
     private Map<String, String> stored(long id) {
         return demo.jdbc().sql("select promise_key, standing from finding where household_id = :id").param("id", id)
-                .query((row, n) -> Map.entry(row.getString(1), row.getString(2))).list().stream().collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+                .query((row, n) -> Map.entry(row.getString(1), row.getString(2))).list().stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     }
 
     private Map<String, String> judged(long id) {

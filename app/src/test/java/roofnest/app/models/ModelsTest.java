@@ -60,7 +60,8 @@ class ModelsTest {
         long house = households.add(jory.firmId(), "Mantel", "9 Tithe Lane", LocalDate.now().plusDays(20), "survey");
         long camera = cameras.add(house, "Porch eye", key, new CameraPose(0, 0, 2.5, 0, 10), Camera.Settings.DEFAULT);
         assertThat(cameras.of(house).get(0).model().name()).isEqualTo("Post mark two");
-        assertThatThrownBy(() -> models.remove(jory.firmId(), "post-mark-two")).isInstanceOf(BadInput.class).hasMessageContaining("A camera is of this model");
+        assertThatThrownBy(() -> models.remove(jory.firmId(), "post-mark-two")).isInstanceOf(BadInput.class)
+                .hasMessageContaining("A camera is of this model");
         demo.jdbc().sql("delete from camera where id = :id").param("id", camera).update();
         assertThat(perform(jory, post("/models/post-mark-two/remove")).getStatus()).isEqualTo(302);
         assertThat(models.own(jory.firmId())).isEmpty();
@@ -68,7 +69,8 @@ class ModelsTest {
 
     @Test
     void a_refused_document_comes_back_whole_with_every_fault() throws Exception {
-        String bad = models.document(models.find(demo.staff("jory").firmId(), "oskarra-sill").orElseThrow()).replace("oskarra-sill", "our-sill")
+        String bad = models.document(models.find(demo.staff("jory").firmId(), "oskarra-sill").orElseThrow())
+                .replace("oskarra-sill", "our-sill")
                 .replaceFirst("\"hfovDeg\" : [0-9.]+", "\"hfovDeg\" : 900").replaceFirst("\"screws\" : [0-9]+", "\"screws\" : \"four\"");
         MockHttpServletResponse response = perform(demo.staff("jory"), post("/models").param("document", bad));
         assertThat(response.getStatus()).isEqualTo(422);
@@ -80,7 +82,8 @@ class ModelsTest {
     @Test
     void a_shipped_models_key_is_taken_and_an_apprentice_adds_none() throws Exception {
         String shipped = models.document(models.find(demo.staff("jory").firmId(), "oskarra-sill").orElseThrow());
-        assertThat(perform(demo.staff("jory"), post("/models").param("document", shipped)).getContentAsString()).contains("ships with the application");
+        assertThat(perform(demo.staff("jory"), post("/models").param("document", shipped)).getContentAsString())
+                .contains("ships with the application");
         assertThat(perform(demo.staff("wynn"), post("/models").param("document", shipped)).getStatus()).isEqualTo(403);
         assertThat(page(demo.staff("wynn"), "/models")).doesNotContain("Add a model");
         assertThat(perform(demo.staff("wynn"), get("/models/schema")).getContentAsString()).contains("Roof Nest device model");
@@ -91,13 +94,15 @@ class ModelsTest {
         Staff jory = demo.staff("jory");
         for (DeviceModel model : models.of(jory.firmId())) {
             DeviceModel back = new DeviceDocument().read(ModelForm.document(new Form(ModelForm.values(models.document(model)))));
-            assertThat(back).usingRecursiveComparison().ignoringFields("setUp.reset").ignoringCollectionOrderInFields("setUp.methods", "alerts.kinds").isEqualTo(model);
+            assertThat(back).usingRecursiveComparison().ignoringFields("setUp.reset")
+                    .ignoringCollectionOrderInFields("setUp.methods", "alerts.kinds").isEqualTo(model);
         }
     }
 
     @Test
     void a_form_with_faults_comes_back_as_typed_with_each_at_its_field() throws Exception {
-        Map<String, String> typed = new HashMap<>(ModelForm.values(models.document(models.find(demo.staff("jory").firmId(), "oskarra-ledge").orElseThrow())));
+        Map<String, String> typed
+                = new HashMap<>(ModelForm.values(models.document(models.find(demo.staff("jory").firmId(), "oskarra-ledge").orElseThrow())));
         typed.put("/key", "our-ledge");
         typed.put("/lens/hfovDeg", "wide");
         typed.put("/power/leadM", "900");
@@ -124,14 +129,17 @@ class ModelsTest {
     @Test
     void an_empty_form_is_refused_and_a_shipped_key_is_told_at_its_field() throws Exception {
         assertThat(perform(demo.staff("jory"), post("/models/form")).getStatus()).isEqualTo(422);
-        Map<String, String> shipped = ModelForm.values(models.document(models.find(demo.staff("jory").firmId(), "oskarra-sill").orElseThrow()));
-        assertThat(perform(demo.staff("jory"), filled(shipped)).getContentAsString()).containsPattern("(?s)id=\"/key-fault\">[^<]*ships with the application");
+        Map<String, String> shipped
+                = ModelForm.values(models.document(models.find(demo.staff("jory").firmId(), "oskarra-sill").orElseThrow()));
+        assertThat(perform(demo.staff("jory"), filled(shipped)).getContentAsString())
+                .containsPattern("(?s)id=\"/key-fault\">[^<]*ships with the application");
         assertThat(perform(demo.staff("wynn"), get("/models/form")).getStatus()).isEqualTo(403);
     }
 
     @Test
     void a_models_page_says_its_ways_cues_and_resets() throws Exception {
-        assertThat(page(demo.staff("wynn"), "/models/pellan-swift")).contains("Pellan Perch, may join through it; within 2 m, at most 8 cameras", "Tells people", "with its hub",
+        assertThat(page(demo.staff("wynn"), "/models/pellan-swift")).contains(
+                "Pellan Perch, may join through it; within 2 m, at most 8 cameras", "Tells people", "with its hub",
                 "Hold the button under the body for 10 seconds, until it says", "before anything else works");
     }
 

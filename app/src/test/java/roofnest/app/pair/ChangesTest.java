@@ -51,8 +51,11 @@ class ChangesTest {
 
     @BeforeEach
     void aHouseWithTwoJoinedCameras() {
-        ref = new HouseholdRef(households.add(demo.staff("jory").firmId(), "Changed", "6 Ferry Bank", LocalDate.now().plusDays(13), "new router"), demo.staff("jory"));
-        networks.save(ref.id(), new HomeNetwork("ferrybank", "seven-otters-swim", Set.of(Band.GHZ_2_4), WifiSecurity.WPA2, false), 0, ref.by());
+        ref = new HouseholdRef(
+                households.add(demo.staff("jory").firmId(), "Changed", "6 Ferry Bank", LocalDate.now().plusDays(13), "new router"),
+                demo.staff("jory"));
+        networks.save(ref.id(), new HomeNetwork("ferrybank", "seven-otters-swim", Set.of(Band.GHZ_2_4), WifiSecurity.WPA2, false), 0,
+                ref.by());
         gate = cameras.add(ref.id(), "Gate", "dunmark-post", new CameraPose(0, 0, 2.4, 0, 10), Camera.Settings.DEFAULT);
         sill = cameras.add(ref.id(), "Parlour", "oskarra-sill", new CameraPose(2, 0, 1.4, 0, 10), Camera.Settings.DEFAULT);
         cameras.markJoined(ref.id(), gate);
@@ -61,7 +64,8 @@ class ChangesTest {
 
     @Test
     void sound_credentials_are_advised_to_be_kept_and_those_a_leaver_knows_are_not() throws Exception {
-        assertThat(page("/pair/rejoin")).contains("Keep the old name and password", "comes back by itself").doesNotContain("seven-otters-swim");
+        assertThat(page("/pair/rejoin")).contains("Keep the old name and password", "comes back by itself")
+                .doesNotContain("seven-otters-swim");
         residents.add(ref.id(), "Old Lodger", "", Access.Tie.LEFT, LocalDate.now().minusDays(3));
         assertThat(page("/pair/rejoin")).contains("They could be kept, and should not be", "Old Lodger has left");
     }
@@ -94,16 +98,21 @@ class ChangesTest {
     void a_camera_leaves_the_house_with_its_secrets_and_stays_in_the_log() throws Exception {
         secrets.sealCameraPassword(ref.id(), gate, "Heron-44-wharf", ref.by());
         assertThat(page("/pair/cameras/" + gate + "/remove")).contains("out of the account first", "rubber flap");
-        MockHttpServletResponse refused = perform(post(path("/pair/cameras/" + gate + "/remove")).param("owner", "Ida").param("card", "KEPT"));
+        MockHttpServletResponse refused
+                = perform(post(path("/pair/cameras/" + gate + "/remove")).param("owner", "Ida").param("card", "KEPT"));
         assertThat(refused.getStatus()).isEqualTo(422);
         assertThat(refused.getContentAsString()).contains("Take it out of the account first, then tick this", "value=\"Ida\"");
         assertThat(cameras.find(ref.id(), gate)).isPresent();
-        assertThat(perform(post(path("/pair/cameras/" + gate + "/remove")).param("owner", "Ida").param("card", "KEPT").param("outOfAccount", "true")).getStatus()).isEqualTo(302);
+        assertThat(perform(
+                post(path("/pair/cameras/" + gate + "/remove")).param("owner", "Ida").param("card", "KEPT").param("outOfAccount", "true"))
+                .getStatus()).isEqualTo(302);
         assertThat(cameras.find(ref.id(), gate)).isEmpty();
         assertThat(cameras.of(ref.id())).extracting(Camera::name).containsExactly("Parlour");
         assertThat(secrets.revealCameraPassword(ref, gate, "Gate", "test")).isEmpty();
-        assertThat(log.of(ref.id())).anySatisfy(entry -> assertThat(entry.words()).contains("Gate (Dunmark Post) taken out", "Ida said so"));
-        assertThat(cameras.add(ref.id(), "Gate", "dunmark-post", new CameraPose(0, 0, 2.4, 0, 10), Camera.Settings.DEFAULT)).as("its name is free again").isPositive();
+        assertThat(log.of(ref.id()))
+                .anySatisfy(entry -> assertThat(entry.words()).contains("Gate (Dunmark Post) taken out", "Ida said so"));
+        assertThat(cameras.add(ref.id(), "Gate", "dunmark-post", new CameraPose(0, 0, 2.4, 0, 10), Camera.Settings.DEFAULT))
+                .as("its name is free again").isPositive();
         assertThat(perform(get(path("/pair/cameras/" + gate + "/remove"))).getStatus()).isEqualTo(404);
     }
 

@@ -50,8 +50,10 @@ class HubRunTest {
 
     @BeforeEach
     void aHubKit() {
-        ref = new HouseholdRef(households.add(demo.staff("jory").firmId(), "Hubbed", "2 Staithe", LocalDate.now().plusDays(15), "hub kit"), demo.staff("jory"));
-        networks.save(ref.id(), new HomeNetwork("staithe2", "nine-herons-wade", Set.of(Band.GHZ_2_4), WifiSecurity.WPA2, false), 0, ref.by());
+        ref = new HouseholdRef(households.add(demo.staff("jory").firmId(), "Hubbed", "2 Staithe", LocalDate.now().plusDays(15), "hub kit"),
+                demo.staff("jory"));
+        networks.save(ref.id(), new HomeNetwork("staithe2", "nine-herons-wade", Set.of(Band.GHZ_2_4), WifiSecurity.WPA2, false), 0,
+                ref.by());
         door = cameras.add(ref.id(), "Door", "pellan-drift", new CameraPose(0, 0, 2.4, 0, 10), Camera.Settings.DEFAULT);
     }
 
@@ -105,10 +107,13 @@ class HubRunTest {
         demo.jdbc().sql("update hub set joined_at = now() where id = :id").param("id", hub.id()).update();
         cameras.markJoined(ref.id(), door);
         String path = "/households/" + ref.id() + "/pair/hubs/" + hub.id() + "/remove";
-        assertThat(mvc.perform(get(path).with(user(ref.staff()))).andReturn().getResponse().getContentAsString()).contains("takes Door out with it");
+        assertThat(mvc.perform(get(path).with(user(ref.staff()))).andReturn().getResponse().getContentAsString())
+                .contains("takes Door out with it");
         assertThat(mvc.perform(post(path).with(user(ref.staff())).with(csrf())).andReturn().getResponse().getStatus()).isEqualTo(422);
         assertThat(cameras.get(ref.id(), door).camera().joined()).isTrue();
-        assertThat(mvc.perform(post(path).param("owner", "Kerra").with(user(ref.staff())).with(csrf())).andReturn().getResponse().getStatus()).isEqualTo(302);
+        assertThat(
+                mvc.perform(post(path).param("owner", "Kerra").with(user(ref.staff())).with(csrf())).andReturn().getResponse().getStatus())
+                .isEqualTo(302);
         assertThat(cameras.get(ref.id(), door).camera().joined()).isFalse();
         assertThat(runs.hub(ref, "pellan-perch")).isEmpty();
         assertThat(runs.startHub(ref, "pellan-perch", Way.WIRED, PhoneKind.ONE_TAP, true)).as("another one may come").isPositive();

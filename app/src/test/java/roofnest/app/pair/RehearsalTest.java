@@ -27,7 +27,8 @@ import roofnest.standins.Bench;
 
 @AppTest
 class RehearsalTest {
-    private static final Map<String, String> TYPED = Map.of("devicePassword", "Heron-44-wharf", "ownersWord", "Ida", "firmware", "2.4", "clockSet", "true", "recoveryAddress", "ida@quiller.example", "serial", "X-1",
+    private static final Map<String, String> TYPED = Map.of("devicePassword", "Heron-44-wharf", "ownersWord", "Ida", "firmware", "2.4",
+            "clockSet", "true", "recoveryAddress", "ida@quiller.example", "serial", "X-1",
             "stickerKept", "guide", "cameraName", "Practice eye");
 
     @Autowired private MockMvc mvc;
@@ -97,15 +98,18 @@ class RehearsalTest {
             Map<String, Long> before = counts();
             long id = rehearsals.startJob(treloar, "Treloar · 8 Kiln Lane", false, 10);
             Rehearsals.Sheet sheet = rehearsals.sheet(wynn, id);
-            assertThat(sheet.exercise().parts()).extracting(part -> part.device().fullName()).containsExactly("Pellan Perch", "Pellan Drift", "Pellan Knock", "Pellan Swift", "Vellin Dome");
+            assertThat(sheet.exercise().parts()).extracting(part -> part.device().fullName()).containsExactly("Pellan Perch",
+                    "Pellan Drift", "Pellan Knock", "Pellan Swift", "Vellin Dome");
             assertThat(sheet.exercise().parts().get(4).place().addressOutside()).isTrue();
-            assertThat(sheet.exercise().parts().get(4).setting().address()).hasValueSatisfying(recipe -> assertThat(recipe).contains("172.20.9.9"));
+            assertThat(sheet.exercise().parts().get(4).setting().address())
+                    .hasValueSatisfying(recipe -> assertThat(recipe).contains("172.20.9.9"));
             playHonestly(id);
             assertThat(rehearsals.sheet(wynn, id).part()).isEqualTo(4);
             assertThat(rehearsals.sheet(wynn, id).rehearsal().over()).isTrue();
             assertThat(page("/rehearsals/" + id)).contains("Treloar", "the shortest way");
             assertThat(counts()).isEqualTo(before);
-            assertThat(demo.jdbc().sql("select count(*) from camera where household_id = :id and joined_at is not null").param("id", treloar.id()).query(Long.class).single()).isZero();
+            assertThat(demo.jdbc().sql("select count(*) from camera where household_id = :id and joined_at is not null")
+                    .param("id", treloar.id()).query(Long.class).single()).isZero();
         } finally {
             demo.jdbc().sql("update network set name = 'Café Kiln Lane' where household_id = :id").param("id", treloar.id()).update();
         }
@@ -127,8 +131,10 @@ class RehearsalTest {
     void another_firm_sees_none_of_it() throws Exception {
         long id = rehearsals.start(wynn, 1, false, 4);
         Staff petra = demo.staff("petra");
-        for (MockHttpServletRequestBuilder request : new MockHttpServletRequestBuilder[] {get("/rehearsals/" + id), get("/rehearsals/" + id + "/count"), post("/rehearsals/" + id + "/bench/hands"), post("/rehearsals/" + id + "/undo"),
-            post("/rehearsals/" + id + "/answer").param("step", "power").param("answer", "ready"), post("/rehearsals/" + id + "/way").param("way", "STICKER")}) {
+        for (MockHttpServletRequestBuilder request : new MockHttpServletRequestBuilder[] {get("/rehearsals/" + id),
+            get("/rehearsals/" + id + "/count"), post("/rehearsals/" + id + "/bench/hands"), post("/rehearsals/" + id + "/undo"),
+            post("/rehearsals/" + id + "/answer").param("step", "power").param("answer", "ready"),
+            post("/rehearsals/" + id + "/way").param("way", "STICKER")}) {
             assertThat(mvc.perform(request.with(user(petra)).with(csrf())).andReturn().getResponse().getStatus()).isEqualTo(404);
         }
         assertThat(perform(post("/rehearsals").param("exercise", "99")).getStatus()).isEqualTo(404);
@@ -154,8 +160,10 @@ class RehearsalTest {
         step.act().ifPresent(act -> rehearsals.handsOn(wynn, id));
         for (int i = 0; i < 5; i++) {
             Bench bench = rehearsals.sheet(wynn, id).open().bench().orElseThrow();
-            var seen = step.answers().stream().filter(answer -> answer.sight().isPresent() && answer.sight().equals(bench.sight())).findFirst()
-                    .or(() -> step.answers().stream().filter(answer -> answer.cue().filter(bench.deviceCue()::equals).isPresent()).findFirst());
+            var seen = step.answers().stream().filter(answer -> answer.sight().isPresent() && answer.sight().equals(bench.sight()))
+                    .findFirst()
+                    .or(() -> step.answers().stream().filter(answer -> answer.cue().filter(bench.deviceCue()::equals).isPresent())
+                            .findFirst());
             if (seen.isPresent() && (!seen.get().next().equals(step.id()) || bench.nextChange().isEmpty())) {
                 rehearsals.answer(wynn, id, step.id(), seen.get().id());
                 return;

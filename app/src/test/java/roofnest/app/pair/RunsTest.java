@@ -188,7 +188,8 @@ class RunsTest {
         long other = runs.changeWay(ref, run, PairingMethod.Way.STICKER);
         assertThat(runs.open(ref, other).run().way()).isEqualTo(PairingMethod.Way.STICKER);
         assertThat(runs.open(ref, run).run().givenUp()).isTrue();
-        assertThatThrownBy(() -> runs.answer(ref, run, "hotspot", "on-hotspot")).isInstanceOf(BadInput.class).hasMessageContaining("finished");
+        assertThatThrownBy(() -> runs.answer(ref, run, "hotspot", "on-hotspot")).isInstanceOf(BadInput.class)
+                .hasMessageContaining("finished");
         assertThatThrownBy(() -> runs.changeWay(ref, other, PairingMethod.Way.WIRED)).isInstanceOf(BadInput.class);
     }
 
@@ -248,7 +249,8 @@ class RunsTest {
     }
 
     private double chance(CameraRepository.Record record) {
-        return runs.order(ref, record, PhoneKind.THROUGH_SETTINGS).ways().stream().filter(way -> way.way() == PairingMethod.Way.HOTSPOT).findFirst().orElseThrow().chance();
+        return runs.order(ref, record, PhoneKind.THROUGH_SETTINGS).ways().stream().filter(way -> way.way() == PairingMethod.Way.HOTSPOT)
+                .findFirst().orElseThrow().chance();
     }
 
     private void toDetails() {

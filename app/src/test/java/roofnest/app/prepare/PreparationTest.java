@@ -72,7 +72,8 @@ class PreparationTest {
 
     @Test
     void the_list_follows_from_the_cameras_and_is_ticked_without_a_log_in() throws Exception {
-        assertThat(page()).contains("Ladderhall comes to 7 Tithe Lane", "An account with Cairnlow in your own name", "A memory card of 64 GB", "The sockets free", "0 of 9 things ready");
+        assertThat(page()).contains("Ladderhall comes to 7 Tithe Lane", "An account with Cairnlow in your own name",
+                "A memory card of 64 GB", "The sockets free", "0 of 9 things ready");
         act(post(link + "/tick").param("item", "phone").param("ready", "true"));
         assertThat(page()).contains("1 of 9 things ready");
         act(post(link + "/tick").param("item", "phone").param("ready", "false"));
@@ -84,7 +85,8 @@ class PreparationTest {
     void the_link_shows_and_changes_this_household_alone() throws Exception {
         assertThat(page()).doesNotContain("Quiller", "Porch eye", "Sign out");
         assertThat(preparations.photos(demo.household("Quiller"))).isEmpty();
-        demo.jdbc().sql("insert into household_photo (household_id, what, jpeg, taken_in_at) values (:id, 'theirs', '\\x00', now())").param("id", demo.household("Osgood")).update();
+        demo.jdbc().sql("insert into household_photo (household_id, what, jpeg, taken_in_at) values (:id, 'theirs', '\\x00', now())")
+                .param("id", demo.household("Osgood")).update();
         long theirs = demo.jdbc().sql("select max(id) from household_photo").query(Long.class).single();
         assertThat(status(get(link + "/photos/" + theirs))).isEqualTo(404);
         act(post(link + "/photos/" + theirs + "/remove"));
@@ -100,9 +102,11 @@ class PreparationTest {
         }
         assertThat(status(post(link + "/tick").param("item", "phone"))).as("without the page's own token").isEqualTo(403);
 
-        demo.jdbc().sql("update preparation set expires_at = now() - interval '1 second' where household_id = :id").param("id", house).update();
+        demo.jdbc().sql("update preparation set expires_at = now() - interval '1 second' where household_id = :id").param("id", house)
+                .update();
         assertThat(status(get(link))).isEqualTo(404);
-        demo.jdbc().sql("update preparation set expires_at = now() + interval '1 day' where household_id = :id").param("id", house).update();
+        demo.jdbc().sql("update preparation set expires_at = now() + interval '1 day' where household_id = :id").param("id", house)
+                .update();
         assertThat(status(get(link))).isEqualTo(200);
         office(post(path("/ready/preparation/revoke")));
         assertThat(status(get(link))).isEqualTo(404);
@@ -117,15 +121,19 @@ class PreparationTest {
         assertThat(status(get(link))).isEqualTo(404);
         assertThat(status(get(newer))).isEqualTo(200);
         String token = newer.substring(newer.lastIndexOf('/') + 1);
-        assertThat(demo.jdbc().sql("select count(*) from preparation where position(:token::bytea in token_hash) > 0").param("token", token).query(Long.class).single()).isZero();
+        assertThat(demo.jdbc().sql("select count(*) from preparation where position(:token::bytea in token_hash) > 0").param("token", token)
+                .query(Long.class).single()).isZero();
     }
 
     @Test
     void the_wifi_goes_into_the_sealed_store_and_is_never_shown_again() throws Exception {
-        assertThat(act(post(link + "/wifi").param("name", "Sash house").param("password", "short"))).contains("8 to 63 letters", "value=\"Sash house\"").doesNotContain("short\"");
-        assertThat(act(post(link + "/wifi").param("name", " ").param("password", "long-enough-9"))).contains("exactly as your phone shows it");
+        assertThat(act(post(link + "/wifi").param("name", "Sash house").param("password", "short")))
+                .contains("8 to 63 letters", "value=\"Sash house\"").doesNotContain("short\"");
+        assertThat(act(post(link + "/wifi").param("name", " ").param("password", "long-enough-9")))
+                .contains("exactly as your phone shows it");
         assertThat(networks.all(house)).isEmpty();
-        assertThat(act(post(link + "/wifi").param("name", "Sash house").param("password", "long-enough-9"))).contains("locked away", "1 of 9").doesNotContain("long-enough-9");
+        assertThat(act(post(link + "/wifi").param("name", "Sash house").param("password", "long-enough-9")))
+                .contains("locked away", "1 of 9").doesNotContain("long-enough-9");
         assertThat(secrets.wifiPasswordForRules(house)).contains("long-enough-9");
         act(post(link + "/wifi").param("name", "Sash house").param("password", "changed-since-9"));
         assertThat(networks.all(house)).hasSize(1);
@@ -135,7 +143,8 @@ class PreparationTest {
 
     @Test
     void a_picture_is_drawn_anew_upright_and_small_and_nothing_hidden_comes_along() throws Exception {
-        act(multipart(link + "/photos").file(new MockMultipartFile("picture", withExif(photo(2400, 1000), 6, "51.5007N-0.1246W"))).param("what", "place"));
+        act(multipart(link + "/photos").file(new MockMultipartFile("picture", withExif(photo(2400, 1000), 6, "51.5007N-0.1246W")))
+                .param("what", "place"));
         long id = preparations.photos(house).get(0).id();
         byte[] kept = mvc.perform(get(link + "/photos/" + id)).andReturn().getResponse().getContentAsByteArray();
         assertThat(new String(kept, StandardCharsets.ISO_8859_1)).doesNotContain("Exif", "51.5007N");
@@ -166,7 +175,8 @@ class PreparationTest {
     @Test
     void people_are_told_of_and_the_office_takes_them_over_once() throws Exception {
         act(post(link + "/people").param("person", " Nessa Sash ").param("livesHere", "true"));
-        assertThat(act(post(link + "/people").param("person", "<b>Ivo</b>").param("livesHere", "false"))).contains("&lt;b&gt;Ivo&lt;/b&gt;");
+        assertThat(act(post(link + "/people").param("person", "<b>Ivo</b>").param("livesHere", "false")))
+                .contains("&lt;b&gt;Ivo&lt;/b&gt;");
         assertThat(act(post(link + "/people").param("person", ""))).contains("Type a name");
         assertThat(office(get(path("/ready/preparation")))).contains("Nessa Sash", "has left");
         office(post(path("/ready/preparation/people")));
@@ -180,7 +190,8 @@ class PreparationTest {
     void the_front_page_says_what_is_missing_the_day_before_and_no_earlier() throws Exception {
         act(post(link + "/tick").param("item", "phone").param("ready", "true"));
         assertThat(row()).contains("8 things not ready");
-        demo.jdbc().sql("update household set due_on = :later where id = :id").param("later", LocalDate.now().plusDays(3)).param("id", house).update();
+        demo.jdbc().sql("update household set due_on = :later where id = :id").param("later", LocalDate.now().plusDays(3))
+                .param("id", house).update();
         assertThat(row()).doesNotContain("not ready");
     }
 
@@ -198,7 +209,8 @@ class PreparationTest {
 
     private String sent() throws Exception {
         office(post(path("/ready/preparation")).param("to", "nessa@sash.example"));
-        String stored = demo.jdbc().sql("select link from mail where household_id = :id order by id desc limit 1").param("id", house).query(String.class).single();
+        String stored = demo.jdbc().sql("select link from mail where household_id = :id order by id desc limit 1").param("id", house)
+                .query(String.class).single();
         return stored.substring(stored.indexOf("/prepare/"));
     }
 

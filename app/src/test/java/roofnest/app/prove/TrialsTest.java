@@ -73,7 +73,8 @@ class TrialsTest {
         long blind = joined(new CameraPose(9.6, 8.3, 2.4, 20, 10));
         long trial = trials.begin(ref, blind, TrialRepository.Kind.WALK);
         assertThat(trials.running(ref, trial).scene().capture().caught()).isFalse();
-        assertThatThrownBy(() -> trials.confirm(ref, trial, true, Optional.empty())).isInstanceOf(BadInput.class).hasMessageContaining("No clip was recorded");
+        assertThatThrownBy(() -> trials.confirm(ref, trial, true, Optional.empty())).isInstanceOf(BadInput.class)
+                .hasMessageContaining("No clip was recorded");
         trials.confirm(ref, trial, false, Optional.empty());
     }
 
@@ -92,7 +93,8 @@ class TrialsTest {
     void a_test_is_confirmed_once() {
         long trial = trials.begin(ref, camera, TrialRepository.Kind.ALERT);
         trials.confirm(ref, trial, true, Optional.empty());
-        assertThatThrownBy(() -> trials.confirm(ref, trial, true, Optional.empty())).isInstanceOf(BadInput.class).hasMessageContaining("confirmed already");
+        assertThatThrownBy(() -> trials.confirm(ref, trial, true, Optional.empty())).isInstanceOf(BadInput.class)
+                .hasMessageContaining("confirmed already");
     }
 
     @Test

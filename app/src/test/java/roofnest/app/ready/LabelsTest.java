@@ -51,17 +51,21 @@ class LabelsTest {
 
     @Test
     void a_photo_of_a_sticker_finds_its_camera_and_seals_its_password() throws Exception {
-        MockHttpServletResponse response = send(CodePhotos.of("WIFI:T:WPA;S:other;P:abcdefgh;;", POST), Map.of("stickerKept", "inside the guide"));
+        MockHttpServletResponse response
+                = send(CodePhotos.of("WIFI:T:WPA;S:other;P:abcdefgh;;", POST), Map.of("stickerKept", "inside the guide"));
         assertThat(response.getStatus()).isEqualTo(302);
         CameraRepository.Record gate = cameras.get(ref.id(), post);
         assertThat(gate.serial()).isEqualTo("PO-60001-K");
         assertThat(gate.deviceId()).isEqualTo("DMK7Q2XX");
         assertThat(gate.stickerKept()).isEqualTo("inside the guide");
         assertThat(cameras.get(ref.id(), sill).serial()).isNull();
-        assertThat(new String(demo.jdbc().sql("select sealed from secret where camera_id = :id").param("id", post).query(byte[].class).single(), StandardCharsets.ISO_8859_1)).doesNotContain("lantern8");
+        assertThat(new String(
+                demo.jdbc().sql("select sealed from secret where camera_id = :id").param("id", post).query(byte[].class).single(),
+                StandardCharsets.ISO_8859_1)).doesNotContain("lantern8");
         assertThat(page()).contains("PO-60001-K", "password sealed").doesNotContain("lantern8");
         assertThat(secrets.revealInitialPassword(ref, post, "Gate", "test")).contains("lantern8");
-        assertThat(secrets.reveals(ref.id())).singleElement().satisfies(look -> assertThat(look.what()).contains("initial password of Gate"));
+        assertThat(secrets.reveals(ref.id())).singleElement()
+                .satisfies(look -> assertThat(look.what()).contains("initial password of Gate"));
     }
 
     @Test
@@ -76,16 +80,20 @@ class LabelsTest {
     @Test
     void two_cameras_never_share_a_serial() throws Exception {
         assertThat(send(CodePhotos.of(POST), Map.of()).getStatus()).isEqualTo(302);
-        assertThat(send(CodePhotos.of("SN:PO-60001-K"), Map.of("camera", String.valueOf(sill))).getContentAsString()).contains("is Gate&#39;s already");
+        assertThat(send(CodePhotos.of("SN:PO-60001-K"), Map.of("camera", String.valueOf(sill))).getContentAsString())
+                .contains("is Gate&#39;s already");
         assertThat(send(CodePhotos.of("SN:PO-60001-K"), Map.of("camera", String.valueOf(post))).getStatus()).isEqualTo(302);
     }
 
     @Test
     void what_stands_on_it_can_be_typed_off_and_nothing_typed_is_lost() throws Exception {
-        MockHttpServletResponse refused = send(new byte[0], Map.of("camera", String.valueOf(sill), "deviceId", "SIL0ABC", "stickerKept", "under the plate"));
+        MockHttpServletResponse refused
+                = send(new byte[0], Map.of("camera", String.valueOf(sill), "deviceId", "SIL0ABC", "stickerKept", "under the plate"));
         assertThat(refused.getStatus()).isEqualTo(422);
         assertThat(refused.getContentAsString()).contains("Enter the serial", "SIL0ABC", "under the plate");
-        assertThat(send(new byte[0], Map.of("camera", String.valueOf(sill), "serial", "SI-1", "deviceId", "SIL0ABC", "initialPassword", "x-first-1")).getStatus()).isEqualTo(302);
+        assertThat(send(new byte[0],
+                Map.of("camera", String.valueOf(sill), "serial", "SI-1", "deviceId", "SIL0ABC", "initialPassword", "x-first-1"))
+                .getStatus()).isEqualTo(302);
         assertThat(cameras.get(ref.id(), sill).deviceId()).isEqualTo("SIL0ABC");
         assertThat(secrets.revealInitialPassword(ref, sill, "Parlour", "test")).contains("x-first-1");
     }
@@ -97,11 +105,13 @@ class LabelsTest {
     }
 
     private String page() throws Exception {
-        return mvc.perform(get("/households/" + ref.id() + "/ready/kit").with(user(ref.staff()))).andReturn().getResponse().getContentAsString();
+        return mvc.perform(get("/households/" + ref.id() + "/ready/kit").with(user(ref.staff()))).andReturn().getResponse()
+                .getContentAsString();
     }
 
     private MockHttpServletResponse send(byte[] photo, Map<String, String> values) throws Exception {
-        MockMultipartHttpServletRequestBuilder request = multipart("/households/" + ref.id() + "/ready/kit/label").file(new MockMultipartFile("photo", photo));
+        MockMultipartHttpServletRequestBuilder request
+                = multipart("/households/" + ref.id() + "/ready/kit/label").file(new MockMultipartFile("photo", photo));
         values.forEach(request::param);
         return mvc.perform(request.with(user(ref.staff())).with(csrf())).andReturn().getResponse();
     }

@@ -69,14 +69,17 @@ class ReadyTest {
         house = households.add(jory.firmId(), "Lathe", "4 Tithe Lane", due, "survey");
         cameras.add(house, "Porch eye", "dunmark-post", new CameraPose(0, 0, 2.5, 0, 10), Camera.Settings.DEFAULT);
         cameras.add(house, "Hall eye", "vellin-dome", new CameraPose(4, 0, 2.5, 0, 10), Camera.Settings.DEFAULT);
-        networks.save(house, new HomeNetwork("lathe house", "plainwords22", Set.of(Band.GHZ_2_4, Band.GHZ_5), WifiSecurity.WPA3, false), 0, "Jory Penhale");
+        networks.save(house, new HomeNetwork("lathe house", "plainwords22", Set.of(Band.GHZ_2_4, Band.GHZ_5), WifiSecurity.WPA3, false), 0,
+                "Jory Penhale");
         networks.addOtherThing(house, "phones", 6);
     }
 
     @Test
     void each_camera_is_judged_and_the_least_trouble_offered() throws Exception {
         String page = page("/ready");
-        assertThat(page).contains("Porch eye", "cannot join", "Hall eye", "Least trouble: Rename it, then Switch 5 GHz off while pairing, then Mixed security.", "25 min, 6 other things have to rejoin");
+        assertThat(page).contains("Porch eye", "cannot join", "Hall eye",
+                "Least trouble: Rename it, then Switch 5 GHz off while pairing, then Mixed security.",
+                "25 min, 6 other things have to rejoin");
         networks.addOtherThing(house, "lamps", 9);
         assertThat(page("/ready")).contains("Least trouble: An access point for the cameras.", "30 min, nothing else has to rejoin");
         assertThat(page).doesNotContain("plainwords22");
@@ -91,7 +94,8 @@ class ReadyTest {
 
     @Test
     void changes_noted_as_done_become_the_network_and_its_sealed_password_stays() throws Exception {
-        assertThat(perform(post(path("/ready/changes")).param("with", "SAFE_CREDENTIALS", "MIXED_SECURITY", "SPLIT_BANDS")).getStatus()).isEqualTo(302);
+        assertThat(perform(post(path("/ready/changes")).param("with", "SAFE_CREDENTIALS", "MIXED_SECURITY", "SPLIT_BANDS")).getStatus())
+                .isEqualTo(302);
         NetworkRepository.NetworkRow row = networks.find(house).orElseThrow();
         assertThat(row.name()).isEqualTo("lathe-house");
         assertThat(row.security()).isEqualTo(WifiSecurity.WPA2_WPA3);
@@ -125,8 +129,9 @@ class ReadyTest {
 
     @Test
     void two_networks_of_one_name_are_refused_at_the_field() throws Exception {
-        MockHttpServletResponse response = perform(post(path("/ready/network")).param("version", "0").param("network", "0").param("ssid", "lathe house")
-                .param("password", "another-one-22").param("security", "WPA2").param("band-GHZ_5", "on"));
+        MockHttpServletResponse response
+                = perform(post(path("/ready/network")).param("version", "0").param("network", "0").param("ssid", "lathe house")
+                        .param("password", "another-one-22").param("security", "WPA2").param("band-GHZ_5", "on"));
         assertThat(response.getStatus()).isEqualTo(422);
         assertThat(response.getContentAsString()).contains("has a network of this name already");
         assertThat(networks.all(house)).hasSize(1);
@@ -135,7 +140,8 @@ class ReadyTest {
     @Test
     void the_code_of_a_label_is_read_from_a_photo_and_its_password_sealed() throws Exception {
         HomeNetwork onLabel = new HomeNetwork("lathe house", "new;word:4,5", Set.of(Band.GHZ_2_4), WifiSecurity.WPA2, false);
-        MockHttpServletResponse response = perform(multipart(path("/ready/label")).file(new MockMultipartFile("photo", CodePhotos.of(WifiCode.text(onLabel)))));
+        MockHttpServletResponse response
+                = perform(multipart(path("/ready/label")).file(new MockMultipartFile("photo", CodePhotos.of(WifiCode.text(onLabel)))));
         assertThat(response.getStatus()).isEqualTo(302);
         assertThat(secrets.wifiPasswordForRules(house)).contains("new;word:4,5");
         assertThat(networks.find(house).orElseThrow().bands()).hasSize(2);
@@ -157,7 +163,8 @@ class ReadyTest {
     @Test
     void showing_the_code_is_a_logged_look_that_an_apprentice_may_not_take() throws Exception {
         int before = secrets.reveals(house).size();
-        assertThat(mvc.perform(post(path("/ready/code")).with(user(demo.staff("wynn"))).with(csrf())).andReturn().getResponse().getStatus()).isEqualTo(403);
+        assertThat(mvc.perform(post(path("/ready/code")).with(user(demo.staff("wynn"))).with(csrf())).andReturn().getResponse().getStatus())
+                .isEqualTo(403);
         assertThat(secrets.reveals(house)).hasSize(before);
         Object code = mvc.perform(post(path("/ready/code")).with(user(jory)).with(csrf())).andReturn().getFlashMap().get("wifiCode");
         assertThat(code).isInstanceOfSatisfying(CodePicture.class, picture -> assertThat(picture.moduleMm()).isBetween(1.0, 2.5));
@@ -171,7 +178,8 @@ class ReadyTest {
                 + "        02:00:5E:10:00:02  next door    Infra  6     54 Mbit/s   70      ▂▄__  WPA2\n<script>alert(1)</script>\n";
         assertThat(perform(multipart(path("/ready/air")).file(new MockMultipartFile("file", scan.getBytes()))).getStatus()).isEqualTo(302);
         String page = page("/ready/air");
-        assertThat(page).contains("Channel 1 is", "dB quieter than channel 6", "next door", "&lt;script&gt;alert(1)&lt;/script&gt;", "lathe house was heard on 2.4 GHz, secured by WPA2.");
+        assertThat(page).contains("Channel 1 is", "dB quieter than channel 6", "next door", "&lt;script&gt;alert(1)&lt;/script&gt;",
+                "lathe house was heard on 2.4 GHz, secured by WPA2.");
         assertThat(page).doesNotContain("<script>alert(1)");
         perform(post(path("/ready/air/take")));
         assertThat(networks.find(house).orElseThrow().security()).isEqualTo(WifiSecurity.WPA2);
@@ -186,49 +194,58 @@ class ReadyTest {
     void addresses_are_counted_and_a_fixed_one_gets_its_recipe() throws Exception {
         assertThat(perform(router("192.168.7.1/24", "192.168.7.10", "192.168.7.19", "9")).getStatus()).isEqualTo(302);
         String page = page("/ready/line");
-        assertThat(page).contains("10 addresses are given out, 9 are in use, and 2 cameras still ask for one: 1 too few", "Hall eye comes with an address of its own", "172.20.9.10");
+        assertThat(page).contains("10 addresses are given out, 9 are in use, and 2 cameras still ask for one: 1 too few",
+                "Hall eye comes with an address of its own", "172.20.9.10");
         assertThat(page).contains("Measure the line");
     }
 
     @Test
     void a_plan_that_is_too_small_says_what_to_turn_down() throws Exception {
         perform(post(path("/ready/line")).param("version", "0").param("model", "Hedgeway").param("upMbps", "0,5").param("simGb", "2"));
-        assertThat(page("/ready/line")).contains("A month takes", "of the 2 GB that the plan holds", "live minutes a day instead of 4", "of the 0.5 Mbit/s measured");
+        assertThat(page("/ready/line")).contains("A month takes", "of the 2 GB that the plan holds", "live minutes a day instead of 4",
+                "of the 0.5 Mbit/s measured");
         assertThat(perform(post(path("/ready/line")).param("version", "0").param("model", "late")).getStatus()).isEqualTo(409);
     }
 
     @Test
     void addresses_that_do_not_fit_together_are_said_at_the_field_and_kept() throws Exception {
-        for (List<String> bad : List.of(List.of("192.168.7.1", "192.168.7.10", "192.168.7.19", "prefix"), List.of("192.168.7.1/24", "192.168.8.10", "192.168.8.19", "do not lie"),
-                List.of("192.168.7.1/24", "192.168.7.x", "192.168.7.19", "no IPv4 address"), List.of("192.168.7.1/24", "", "192.168.7.19", "Enter the first address"))) {
+        for (List<String> bad : List.of(List.of("192.168.7.1", "192.168.7.10", "192.168.7.19", "prefix"),
+                List.of("192.168.7.1/24", "192.168.8.10", "192.168.8.19", "do not lie"),
+                List.of("192.168.7.1/24", "192.168.7.x", "192.168.7.19", "no IPv4 address"),
+                List.of("192.168.7.1/24", "", "192.168.7.19", "Enter the first address"))) {
             MockHttpServletResponse response = perform(router(bad.get(0), bad.get(1), bad.get(2), "3"));
             assertThat(response.getStatus()).isEqualTo(422);
             assertThat(response.getContentAsString()).contains(bad.get(3), bad.get(2));
         }
-        assertThat(demo.jdbc().sql("select count(*) from router where household_id = :id").param("id", house).query(Long.class).single()).isZero();
+        assertThat(demo.jdbc().sql("select count(*) from router where household_id = :id").param("id", house).query(Long.class).single())
+                .isZero();
     }
 
     @Test
     void the_visits_hours_name_every_step_and_what_is_saved() throws Exception {
         String page = page("/ready/hours");
-        assertThat(page).contains("The visit takes", "less than one thing after another", "no order is shorter", "Join it: browser set-up", "Hand over", "Porch eye: joining about", "by the catalogue");
-        assertThat(page).contains("Begin by " + due.minusDays(1).format(DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH)), "Charger 1");
+        assertThat(page).contains("The visit takes", "less than one thing after another", "no order is shorter", "Join it: browser set-up",
+                "Hand over", "Porch eye: joining about", "by the catalogue");
+        assertThat(page).contains("Begin by " + due.minusDays(1).format(DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH)),
+                "Charger 1");
         assertThat(page("/ready/hours?installers=2")).contains("with two", "the second installer");
     }
 
     @Test
     void what_cannot_be_read_of_the_hours_question_is_said_and_taken_as_usual() throws Exception {
-        assertThat(page("/ready/hours?installers=1&chargers=lots&chargerMa=5&leave=soon")).contains("Enter chargers from 1 to 4", "from 100 to 10000 mA", "Enter when the van leaves as 08:00.", "lots", "soon", "The visit takes");
+        assertThat(page("/ready/hours?installers=1&chargers=lots&chargerMa=5&leave=soon")).contains("Enter chargers from 1 to 4",
+                "from 100 to 10000 mA", "Enter when the van leaves as 08:00.", "lots", "soon", "The visit takes");
     }
 
     @Test
     void our_own_runs_teach_the_minutes_and_rehearsals_do_not() throws Exception {
-        long camera = demo.jdbc().sql("select min(id) from camera where household_id = :house").param("house", house).query(Long.class).single();
+        long camera = demo.jdbc().sql("select min(id) from camera where household_id = :house").param("house", house).query(Long.class)
+                .single();
         for (boolean bench : new boolean[] {true, false}) {
             demo.jdbc().sql("""
-                    insert into run (household_id, camera_id, way, network_name, bench, started_at, started_by, finished_at)
-                    values (:house, :camera, 'STICKER', 'lathe house', :bench, now() - interval '60 minutes', 'Jory Penhale', now())
-                    """).param("house", house).param("camera", camera).param("bench", bench).update();
+                insert into run (household_id, camera_id, way, network_name, bench, started_at, started_by, finished_at)
+                values (:house, :camera, 'STICKER', 'lathe house', :bench, now() - interval '60 minutes', 'Jory Penhale', now())
+                """).param("house", house).param("camera", camera).param("bench", bench).update();
         }
         assertThat(page("/ready/hours")).contains("min, by 1 run of ours and the catalogue");
         demo.jdbc().sql("delete from run where household_id = :house").param("house", house).update();
@@ -241,18 +258,21 @@ class ReadyTest {
         Calendar calendar = new CalendarBuilder().build(new StringReader(response.getContentAsString()));
         List<VEvent> events = calendar.getComponents("VEVENT");
         assertThat(events).hasSize(2);
-        assertThat(events).extracting(event -> event.getSummary().getValue()).anyMatch(words -> words.startsWith("Visit · Lathe")).anyMatch(words -> words.startsWith("Charge Porch eye"));
+        assertThat(events).extracting(event -> event.getSummary().getValue()).anyMatch(words -> words.startsWith("Visit · Lathe"))
+                .anyMatch(words -> words.startsWith("Charge Porch eye"));
         assertThat(events.get(0).getDateTimeStart().getDate()).hasToString(due + "T09:30");
     }
 
     @Test
     void the_kit_is_counted_and_checked_off_by_whoever_saw_it() throws Exception {
-        assertThat(page("/ready/kit")).contains("0 of", "1 × Dunmark Post", "2 × Card of 64 GB", "Ladder, with somebody to foot it", "for Porch eye, Hall eye");
+        assertThat(page("/ready/kit")).contains("0 of", "1 × Dunmark Post", "2 × Card of 64 GB", "Ladder, with somebody to foot it",
+                "for Porch eye, Hall eye");
         assertThat(perform(post(path("/ready/kit/check")).param("item", "ladder").param("inVan", "true")).getStatus()).isEqualTo(302);
         assertThat(page("/ready/kit")).contains("1 of", "seen by Jory Penhale");
         perform(post(path("/ready/kit/check")).param("item", "ladder").param("inVan", "false"));
         assertThat(page("/ready/kit")).contains("0 of").doesNotContain("seen by");
-        assertThat(perform(post(path("/ready/kit/check")).param("item", "a piano")).getContentAsString()).contains("no such thing on the list");
+        assertThat(perform(post(path("/ready/kit/check")).param("item", "a piano")).getContentAsString())
+                .contains("no such thing on the list");
     }
 
     @Test
@@ -262,21 +282,27 @@ class ReadyTest {
         long theirs = households.add(petra.firmId(), "Gable", "1 Marram Lane", due, "survey");
         cameras.add(theirs, "Door eye", "cairnlow-eave", new CameraPose(0, 0, 2.5, 0, 10), Camera.Settings.DEFAULT);
         String kit = "/households/" + theirs + "/ready/kit";
-        MockHttpServletResponse refused = mvc.perform(post(kit + "/prices").with(user(petra)).with(csrf()).param("price-0", "cheap").param("tax", "10").param("currency", "E")).andReturn().getResponse();
+        MockHttpServletResponse refused = mvc.perform(
+                post(kit + "/prices").with(user(petra)).with(csrf()).param("price-0", "cheap").param("tax", "10").param("currency", "E"))
+                .andReturn().getResponse();
         assertThat(refused.getStatus()).isEqualTo(422);
         assertThat(refused.getContentAsString()).contains("Enter a price", "cheap");
-        mvc.perform(post(kit + "/prices").with(user(petra)).with(csrf()).param("price-0", "100,10").param("price-2", "60").param("tax", "10").param("currency", "eur"));
+        mvc.perform(post(kit + "/prices").with(user(petra)).with(csrf()).param("price-0", "100,10").param("price-2", "60")
+                .param("tax", "10").param("currency", "eur"));
         String page = mvc.perform(get(kit).with(user(petra))).andReturn().getResponse().getContentAsString();
         assertThat(page).contains("100.10", "Tax, 10 %", "EUR", "Without a price, and not in the sum: Card of 64 GB");
-        byte[] file = mvc.perform(get("/households/" + theirs + "/ready/quotation.pdf").with(user(petra))).andReturn().getResponse().getContentAsByteArray();
+        byte[] file = mvc.perform(get("/households/" + theirs + "/ready/quotation.pdf").with(user(petra))).andReturn().getResponse()
+                .getContentAsByteArray();
         try (PDDocument document = Loader.loadPDF(file)) {
             assertThat(document.getNumberOfPages()).isEqualTo(1);
-            assertThat(new PDFTextStripper().getText(document)).contains("Quotation", "Gable", "Cairnlow Eave", "100.10", "Total", "licensed electrician");
+            assertThat(new PDFTextStripper().getText(document)).contains("Quotation", "Gable", "Cairnlow Eave", "100.10", "Total",
+                    "licensed electrician");
         }
     }
 
     private AbstractMockHttpServletRequestBuilder<?> router(String address, String from, String to, String leases) {
-        return post(path("/ready/line")).param("version", "0").param("model", "Brill R2").param("address", address).param("poolFrom", from).param("poolTo", to).param("leases", leases);
+        return post(path("/ready/line")).param("version", "0").param("model", "Brill R2").param("address", address).param("poolFrom", from)
+                .param("poolTo", to).param("leases", leases);
     }
 
     private String label(byte[] photo) throws Exception {

@@ -40,16 +40,20 @@ class BoardApiTest {
 
     @Test
     void edits_are_kept_step_by_step_undone_and_redone() throws Exception {
-        assertThat(edit(1, "{\"edit\":\"add-walls\",\"storey\":\"ground\",\"points\":[[30,30],[34,30]],\"material\":\"brick\",\"thicknessM\":0.3}").getContentAsString())
+        assertThat(edit(1,
+                "{\"edit\":\"add-walls\",\"storey\":\"ground\",\"points\":[[30,30],[34,30]],\"material\":\"brick\",\"thicknessM\":0.3}")
+                .getContentAsString())
                 .contains("Undo a wall drawn", "19 walls", "data-version=\"2\"");
         assertThat(edit(2, "{\"edit\":\"add-place\",\"name\":\"bench\",\"at\":[31,29]}").getContentAsString()).contains("5 places");
-        assertThat(json("/survey/draw/undo", "{\"storey\":\"ground\",\"version\":3}").getContentAsString()).contains("4 places", "Redo a place set");
+        assertThat(json("/survey/draw/undo", "{\"storey\":\"ground\",\"version\":3}").getContentAsString()).contains("4 places",
+                "Redo a place set");
         assertThat(json("/survey/draw/undo", "{\"storey\":\"ground\",\"version\":4}").getContentAsString()).contains("18 walls");
         MockHttpServletResponse nothing = json("/survey/draw/undo", "{\"storey\":\"ground\",\"version\":5}");
         assertThat(nothing.getStatus()).isEqualTo(422);
         assertThat(nothing.getContentAsString()).contains("nothing more to undo");
         assertThat(json("/survey/draw/redo", "{\"storey\":\"ground\",\"version\":5}").getContentAsString()).contains("19 walls");
-        assertThat(edit(6, "{\"edit\":\"delete\",\"id\":\"wall-19\"}").getContentAsString()).contains("18 walls", "disabled=\"disabled\">Redo");
+        assertThat(edit(6, "{\"edit\":\"delete\",\"id\":\"wall-19\"}").getContentAsString()).contains("18 walls",
+                "disabled=\"disabled\">Redo");
     }
 
     @Test
@@ -65,7 +69,8 @@ class BoardApiTest {
     @CsvSource(delimiter = '|', value = {
         "{\"edit\":\"add-walls\",\"storey\":\"ground\",\"points\":[[1,1],[1,1]],\"material\":\"brick\",\"thicknessM\":0.3}|too short",
         "{\"edit\":\"add-area\",\"name\":\"bow\",\"kind\":\"lawn\",\"outline\":[[30,30],[34,34],[34,30],[30,34]]}|crosses itself",
-        "{\"edit\":\"add-walls\",\"storey\":\"ground\",\"points\":[[1,1],[900,1]],\"material\":\"brick\",\"thicknessM\":0.3}|X in metres must be from −500 to 500",
+        "{\"edit\":\"add-walls\",\"storey\":\"ground\",\"points\":[[1,1],[900,1]],\"material\":\"brick\",\"thicknessM\":0.3}|X "
+                + "in metres must be from −500 to 500",
         "{\"edit\":\"set-wall\",\"id\":\"gone\",\"material\":\"brick\",\"thicknessM\":0.3,\"heightM\":2.5}|no longer on the plan",
         "{\"edit\":\"dance\"}|Nothing was changed",
         "{\"edit\":\"set-wall\",\"id\":\"north\",\"material\":\"brick\",\"thicknessM\":\"thick\",\"heightM\":2.5}|Nothing was changed"})
@@ -81,11 +86,14 @@ class BoardApiTest {
     void a_scanned_drawing_is_laid_under_scaled_and_taken_away() throws Exception {
         ByteArrayOutputStream png = new ByteArrayOutputStream();
         ImageIO.write(new BufferedImage(400, 300, BufferedImage.TYPE_INT_RGB), "png", png);
-        assertThat(perform(multipart(path("/survey/draw/underlay")).file(new MockMultipartFile("picture", png.toByteArray())).param("storey", "ground")).getStatus()).isEqualTo(302);
+        assertThat(perform(multipart(path("/survey/draw/underlay")).file(new MockMultipartFile("picture", png.toByteArray()))
+                .param("storey", "ground")).getStatus()).isEqualTo(302);
         assertThat(perform(get(path("/survey/draw"))).getContentAsString()).contains("<image", "width=\"20.0\"");
         assertThat(perform(get(path("/survey/draw/underlay?storey=ground"))).getContentAsByteArray()).isEqualTo(png.toByteArray());
-        assertThat(json("/survey/draw/underlay/scale?storey=ground", "{\"x1\":0,\"y1\":0,\"x2\":2,\"y2\":0,\"lengthM\":5}").getContentAsString()).contains("width=\"50.0\"");
-        assertThat(json("/survey/draw/underlay/scale?storey=ground", "{\"x1\":0,\"y1\":0,\"x2\":0,\"y2\":0,\"lengthM\":5}").getContentAsString()).contains("two points apart");
+        assertThat(json("/survey/draw/underlay/scale?storey=ground", "{\"x1\":0,\"y1\":0,\"x2\":2,\"y2\":0,\"lengthM\":5}")
+                .getContentAsString()).contains("width=\"50.0\"");
+        assertThat(json("/survey/draw/underlay/scale?storey=ground", "{\"x1\":0,\"y1\":0,\"x2\":0,\"y2\":0,\"lengthM\":5}")
+                .getContentAsString()).contains("two points apart");
         perform(post(path("/survey/draw/underlay/remove")).param("storey", "ground"));
         assertThat(perform(get(path("/survey/draw"))).getContentAsString()).doesNotContain("<image");
     }
@@ -93,7 +101,8 @@ class BoardApiTest {
     @Test
     void what_is_no_picture_is_not_laid_under() throws Exception {
         for (byte[] bytes : List.of("<svg/>".getBytes(), new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 0, 0})) {
-            MockHttpServletResponse response = perform(multipart(path("/survey/draw/underlay")).file(new MockMultipartFile("picture", bytes)).param("storey", "ground"));
+            MockHttpServletResponse response = perform(
+                    multipart(path("/survey/draw/underlay")).file(new MockMultipartFile("picture", bytes)).param("storey", "ground"));
             assertThat(response.getStatus()).isEqualTo(422);
             assertThat(response.getContentAsString()).containsAnyOf("no picture that can be shown", "damaged").doesNotContain("Exception");
         }
@@ -108,7 +117,8 @@ class BoardApiTest {
         String csv = perform(get(path("/survey/readings.csv"))).getContentAsString();
         assertThat(csv).startsWith("x_m,y_m,height_m,band,dbm,sd_db").contains("9.0,2.0,1.2,2.4,-78.0,2.0").contains("-71.0,4.0");
         demo.jdbc().sql("delete from reading").update();
-        assertThat(perform(multipart(path("/survey/readings.csv")).file(new MockMultipartFile("readings", csv.getBytes()))).getStatus()).isEqualTo(302);
+        assertThat(perform(multipart(path("/survey/readings.csv")).file(new MockMultipartFile("readings", csv.getBytes()))).getStatus())
+                .isEqualTo(302);
         assertThat(perform(get(path("/survey/readings.csv"))).getContentAsString()).isEqualTo(csv);
     }
 
@@ -116,17 +126,21 @@ class BoardApiTest {
     void a_reading_that_cannot_be_keeps_what_was_typed() throws Exception {
         MockHttpServletResponse response = read("9", "far", "1.2", "-7", "dbm");
         assertThat(response.getStatus()).isEqualTo(422);
-        assertThat(response.getContentAsString()).contains("Enter y, from −500 to 500 m", "Enter the signal, from −100 to −10 dBm", "value=\"far\"", "value=\"-7\"");
+        assertThat(response.getContentAsString()).contains("Enter y, from −500 to 500 m", "Enter the signal, from −100 to −10 dBm",
+                "value=\"far\"", "value=\"-7\"");
         assertThat(demo.count("reading")).isEqualTo(8);
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "a,b\n1,2", "x_m,y_m,height_m,band,dbm\n1,2,1,2.4,NaN", "x_m,y_m,height_m,band,dbm\n1,2,1,6,-60\n1,2,1,2.4,-60", "x_m,y_m,height_m,band,dbm\n1,2\n", "\"open"})
+    @ValueSource(strings = {"", "a,b\n1,2", "x_m,y_m,height_m,band,dbm\n1,2,1,2.4,NaN",
+        "x_m,y_m,height_m,band,dbm\n1,2,1,6,-60\n1,2,1,2.4,-60", "x_m,y_m,height_m,band,dbm\n1,2\n", "\"open"})
     void a_table_with_anything_wrong_in_it_is_refused_whole(String csv) throws Exception {
-        MockHttpServletResponse response = perform(multipart(path("/survey/readings.csv")).file(new MockMultipartFile("readings", csv.getBytes())).param("panel", "signal"));
+        MockHttpServletResponse response = perform(
+                multipart(path("/survey/readings.csv")).file(new MockMultipartFile("readings", csv.getBytes())).param("panel", "signal"));
         assertThat(response.getStatus()).isEqualTo(422);
         assertThat(response.getContentAsString()).contains("The table was refused and nothing was changed").doesNotContain("Exception");
-        assertThat(demo.jdbc().sql("select count(*) from reading where household_id = :id").param("id", demo.household("Quiller")).query(Long.class).single()).isZero();
+        assertThat(demo.jdbc().sql("select count(*) from reading where household_id = :id").param("id", demo.household("Quiller"))
+                .query(Long.class).single()).isZero();
     }
 
     @Test
@@ -139,10 +153,13 @@ class BoardApiTest {
 
     @Test
     void a_zone_is_drawn_in_the_picture_or_on_the_plan_and_taken_out() throws Exception {
-        assertThat(camera("/zones", "{\"corners\":[[0.3,0.6],[0.7,0.6],[0.5,0.9]],\"version\":0}").getContentAsString()).contains("patch zone", "zone 1");
+        assertThat(camera("/zones", "{\"corners\":[[0.3,0.6],[0.7,0.6],[0.5,0.9]],\"version\":0}").getContentAsString())
+                .contains("patch zone", "zone 1");
         assertThat(camera("/zones", "{\"outline\":[[14,1],[16,1],[15,3]],\"version\":1}").getContentAsString()).contains("zone 2");
-        assertThat(camera("/zones", "{\"outline\":[[2,-5],[3,-5],[3,-6]],\"version\":2}").getContentAsString()).contains("not in this camera");
-        assertThat(camera("/zones", "{\"corners\":[[0.3,0.6],[9,0.6],[0.5,0.9]],\"version\":2}").getContentAsString()).contains("Share across the picture");
+        assertThat(camera("/zones", "{\"outline\":[[2,-5],[3,-5],[3,-6]],\"version\":2}").getContentAsString())
+                .contains("not in this camera");
+        assertThat(camera("/zones", "{\"corners\":[[0.3,0.6],[9,0.6],[0.5,0.9]],\"version\":2}").getContentAsString())
+                .contains("Share across the picture");
         assertThat(camera("/zones", "{\"remove\":0,\"version\":2}").getContentAsString()).contains("zone 2").doesNotContain(">zone 1<");
         assertThat(camera("/zones", "{\"remove\":7,\"version\":3}").getStatus()).isEqualTo(422);
     }
@@ -151,19 +168,23 @@ class BoardApiTest {
     void better_spots_are_offered_with_what_they_gain_and_cost() throws Exception {
         String spots = camera("POST", "/spots", "{}").getContentAsString();
         assertThat(spots).contains("Recognise a face at the river stairs", "broken → kept", "h of sun in the lens a year", "Try it");
-        assertThat(camera("POST", "/fewest", "{}").getContentAsString()).contains("One Dunmark Post keeps everything that is promised to be seen");
+        assertThat(camera("POST", "/fewest", "{}").getContentAsString())
+                .contains("One Dunmark Post keeps everything that is promised to be seen");
     }
 
     @Test
     void variants_are_kept_compared_taken_and_thrown_away() throws Exception {
         assertThat(perform(post(path("/survey/variants")).param("variantName", "by the door")).getStatus()).isEqualTo(302);
-        assertThat(perform(post(path("/survey/variants")).param("variantName", "By the door").param("panel", "spots")).getContentAsString()).contains("has this name already");
+        assertThat(perform(post(path("/survey/variants")).param("variantName", "By the door").param("panel", "spots")).getContentAsString())
+                .contains("has this name already");
         put("{\"x\":11.35,\"y\":0.2,\"heightM\":2.5,\"headingDeg\":106,\"tiltDeg\":12,\"version\":0}");
         String compared = perform(get(path("/survey/compare"))).getContentAsString();
         assertThat(compared).contains("As it stands", "by the door", "worse").doesNotContain(">better<");
         long variant = demo.jdbc().sql("select id from variant").query(Long.class).single();
         assertThat(perform(post(path("/survey/variants/" + variant + "/take"))).getStatus()).isEqualTo(302);
-        assertThat(demo.jdbc().sql("select y_m from camera where id = :id").param("id", demo.camera("Quiller")).query(Double.class).single()).isEqualTo(2.0);
+        assertThat(
+                demo.jdbc().sql("select y_m from camera where id = :id").param("id", demo.camera("Quiller")).query(Double.class).single())
+                .isEqualTo(2.0);
         assertThat(perform(post(path("/survey/variants/" + variant + "/remove"))).getStatus()).isEqualTo(302);
         assertThat(demo.count("variant")).isZero();
     }
@@ -171,24 +192,32 @@ class BoardApiTest {
     @Test
     void boards_and_pictures_go_out_as_svg_and_png_and_plans_as_geojson_and_in_again() throws Exception {
         for (String panel : List.of("promises", "signal", "walks", "sun")) {
-            assertThat(perform(get(path("/survey/board.svg?panel=" + panel))).getContentAsString()).startsWith("<svg").contains("Weir Steps", "class=\"wall stone\"");
+            assertThat(perform(get(path("/survey/board.svg?panel=" + panel))).getContentAsString()).startsWith("<svg")
+                    .contains("Weir Steps", "class=\"wall stone\"");
         }
-        assertThat(ImageIO.read(new ByteArrayInputStream(perform(get(path("/survey/board.png?panel=signal"))).getContentAsByteArray())).getWidth()).isEqualTo(1800);
-        assertThat(ImageIO.read(new ByteArrayInputStream(perform(get(path("/survey/picture.png?night=true"))).getContentAsByteArray())).getHeight()).isEqualTo(1013);
+        assertThat(ImageIO.read(new ByteArrayInputStream(perform(get(path("/survey/board.png?panel=signal"))).getContentAsByteArray()))
+                .getWidth()).isEqualTo(1800);
+        assertThat(ImageIO.read(new ByteArrayInputStream(perform(get(path("/survey/picture.png?night=true"))).getContentAsByteArray()))
+                .getHeight()).isEqualTo(1013);
         String before = perform(get(path("/survey/plan.json"))).getContentAsString();
         String geoJson = perform(get(path("/survey/plan.geojson"))).getContentAsString();
         assertThat(geoJson).contains("FeatureCollection");
-        assertThat(perform(multipart(path("/survey/plan")).file(new MockMultipartFile("plan", geoJson.getBytes()))).getStatus()).isEqualTo(302);
+        assertThat(perform(multipart(path("/survey/plan")).file(new MockMultipartFile("plan", geoJson.getBytes()))).getStatus())
+                .isEqualTo(302);
         assertThat(perform(get(path("/survey/plan.json"))).getContentAsString()).isEqualTo(before);
     }
 
     @Test
     void a_promise_to_record_before_they_arrive_is_written_and_judged() throws Exception {
-        assertThat(perform(post(path("/brief/promises")).param("kind", "RECORDED_BEFORE").param("level", "DETECT").param("place", "lane-door").param("path", "moon"))
+        assertThat(perform(post(path("/brief/promises")).param("kind", "RECORDED_BEFORE").param("level", "DETECT")
+                .param("place", "lane-door").param("path", "moon"))
                 .getContentAsString()).contains("Choose a path of the plan");
-        String path = demo.jdbc().sql("select plan->'paths'->0->>'id' from household where id = :id").param("id", demo.household("Quiller")).query(String.class).single();
-        perform(post(path("/brief/promises")).param("kind", "RECORDED_BEFORE").param("level", "DETECT").param("place", "lane-door").param("path", path));
-        assertThat(perform(get(path("/brief"))).getContentAsString()).contains("Recorded before they reach the lane door by", "at 25 px/m after", "they are there after");
+        String path = demo.jdbc().sql("select plan->'paths'->0->>'id' from household where id = :id").param("id", demo.household("Quiller"))
+                .query(String.class).single();
+        perform(post(path("/brief/promises")).param("kind", "RECORDED_BEFORE").param("level", "DETECT").param("place", "lane-door")
+                .param("path", path));
+        assertThat(perform(get(path("/brief"))).getContentAsString()).contains("Recorded before they reach the lane door by",
+                "at 25 px/m after", "they are there after");
     }
 
     @Test
@@ -205,8 +234,9 @@ class BoardApiTest {
     }
 
     private MockHttpServletResponse read(String x, String y, String up, String value, String as) throws Exception {
-        return perform(post(path("/survey/readings")).param("readX", x).param("readY", y).param("readHeight", up).param("readBand", "GHZ_2_4")
-                .param("readValue", value).param("readAs", as).param("panel", "signal"));
+        return perform(
+                post(path("/survey/readings")).param("readX", x).param("readY", y).param("readHeight", up).param("readBand", "GHZ_2_4")
+                        .param("readValue", value).param("readAs", as).param("panel", "signal"));
     }
 
     private String page(String panel) throws Exception {
@@ -228,7 +258,8 @@ class BoardApiTest {
     }
 
     private MockHttpServletResponse json(String rest, String body) throws Exception {
-        return perform(post(path(rest)).contentType(MediaType.APPLICATION_JSON).accept("text/html", "application/problem+json").content(body));
+        return perform(
+                post(path(rest)).contentType(MediaType.APPLICATION_JSON).accept("text/html", "application/problem+json").content(body));
     }
 
     private MockHttpServletResponse perform(AbstractMockHttpServletRequestBuilder<?> request) throws Exception {
@@ -241,6 +272,7 @@ class BoardApiTest {
     }
 
     private String plan() {
-        return demo.jdbc().sql("select plan::text from household where id = :id").param("id", demo.household(household)).query(String.class).single();
+        return demo.jdbc().sql("select plan::text from household where id = :id").param("id", demo.household(household)).query(String.class)
+                .single();
     }
 }

@@ -48,7 +48,8 @@ class RoundPageTest {
 
     @Test
     void told_minutes_and_windows_make_the_order() throws Exception {
-        assertThat(perform(save().param("until-" + far, "08:30").param("minutes-" + far, "60").param("way-0-" + near, "5").param("way-0-" + far, "30").param("way-" + near + "-" + far, "20")).getStatus()).isEqualTo(302);
+        assertThat(perform(save().param("until-" + far, "08:30").param("minutes-" + far, "60").param("way-0-" + near, "5")
+                .param("way-0-" + far, "30").param("way-" + near + "-" + far, "20")).getStatus()).isEqualTo(302);
         String page = page();
         assertThat(page).contains("08:15 to 09:15", "09:35 to 10:20", "Leave at 07:45, back at 10:25").doesNotContain("reckoned");
         assertThat(page.indexOf("Far")).isLessThan(page.indexOf("Near"));
@@ -56,32 +57,39 @@ class RoundPageTest {
 
     @Test
     void a_window_that_cannot_be_kept_is_said_and_left_out() throws Exception {
-        perform(save().param("from-" + far, "08:00").param("until-" + far, "08:00").param("minutes-" + far, "60").param("way-0-" + far, "30"));
+        perform(save().param("from-" + far, "08:00").param("until-" + far, "08:00").param("minutes-" + far, "60").param("way-0-" + far,
+                "30"));
         assertThat(page()).contains("No order reaches Far between 08:00 and 08:00", "left out");
     }
 
     @Test
     void faults_come_back_at_their_fields_and_nothing_is_kept() throws Exception {
-        MockHttpServletResponse refused = perform(save().param("from-" + far, "nine").param("until-" + near, "07:00").param("minutes-" + near, "90").param("way-0-" + near, "-4"));
+        MockHttpServletResponse refused = perform(save().param("from-" + far, "nine").param("until-" + near, "07:00")
+                .param("minutes-" + near, "90").param("way-0-" + near, "-4"));
         assertThat(refused.getStatus()).isEqualTo(422);
-        assertThat(refused.getContentAsString()).contains("Enter a time as 08:30", "before the earliest", "value=\"nine\"", "value=\"90\"", "value=\"-4\"");
+        assertThat(refused.getContentAsString()).contains("Enter a time as 08:30", "before the earliest", "value=\"nine\"", "value=\"90\"",
+                "value=\"-4\"");
         assertThat(page()).contains("3 ways are reckoned");
     }
 
     @Test
     void a_household_is_put_on_another_day_by_its_own_firm_alone() throws Exception {
         LocalDate other = day.plusYears(1);
-        assertThat(mvc.perform(post("/round/book").param("on", other.toString()).param("household", String.valueOf(near)).with(user(demo.staff("petra"))).with(csrf())).andReturn().getResponse().getStatus()).isEqualTo(422);
+        assertThat(mvc.perform(post("/round/book").param("on", other.toString()).param("household", String.valueOf(near))
+                .with(user(demo.staff("petra"))).with(csrf())).andReturn().getResponse().getStatus()).isEqualTo(422);
         assertThat(households.get(near).dueOn()).isEqualTo(day);
-        assertThat(perform(post("/round/book").param("on", other.toString()).param("household", String.valueOf(near))).getStatus()).isEqualTo(302);
+        assertThat(perform(post("/round/book").param("on", other.toString()).param("household", String.valueOf(near))).getStatus())
+                .isEqualTo(302);
         assertThat(households.get(near).dueOn()).isEqualTo(other);
-        assertThat(mvc.perform(get("/round").param("on", day.toString()).with(user(demo.staff("petra")))).andReturn().getResponse().getContentAsString()).doesNotContain("Long Road");
+        assertThat(mvc.perform(get("/round").param("on", day.toString()).with(user(demo.staff("petra")))).andReturn().getResponse()
+                .getContentAsString()).doesNotContain("Long Road");
         assertThat(perform(post("/round/book").param("household", "x")).getContentAsString()).contains("Choose a household first");
     }
 
     @Test
     void the_calendar_file_holds_each_visit() throws Exception {
-        Calendar calendar = new CalendarBuilder().build(new StringReader(perform(get("/round.ics").param("on", day.toString())).getContentAsString()));
+        Calendar calendar = new CalendarBuilder()
+                .build(new StringReader(perform(get("/round.ics").param("on", day.toString())).getContentAsString()));
         assertThat(calendar.getComponents()).hasSize(2);
         assertThat(calendar.toString()).contains("SUMMARY:Near", "SUMMARY:Far");
     }

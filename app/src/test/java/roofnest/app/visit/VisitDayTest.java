@@ -39,7 +39,9 @@ class VisitDayTest {
 
     @BeforeEach
     void freshHouse() {
-        ref = new HouseholdRef(households.add(demo.staff("jory").firmId(), "Visited", "1 Ford Row", LocalDate.now().plusDays(11), "install"), demo.staff("jory"));
+        ref = new HouseholdRef(
+                households.add(demo.staff("jory").firmId(), "Visited", "1 Ford Row", LocalDate.now().plusDays(11), "install"),
+                demo.staff("jory"));
         gate = cameras.add(ref.id(), "Gate", "dunmark-post", new CameraPose(0, 0, 2.4, 0, 10), Camera.Settings.DEFAULT);
         cameras.add(ref.id(), "Parlour", "oskarra-sill", new CameraPose(2, 0, 1.4, 0, 10), Camera.Settings.DEFAULT);
     }
@@ -52,7 +54,8 @@ class VisitDayTest {
         Visits.Open open = visits.open(ref).orElseThrow();
         assertThat(open.day().now()).hasSize(1);
         start();
-        assertThat(demo.jdbc().sql("select count(*) from visit where household_id = :id").param("id", ref.id()).query(Long.class).single()).isEqualTo(1);
+        assertThat(demo.jdbc().sql("select count(*) from visit where household_id = :id").param("id", ref.id()).query(Long.class).single())
+                .isEqualTo(1);
     }
 
     @Test
@@ -91,7 +94,8 @@ class VisitDayTest {
     void a_camera_that_has_joined_was_unpacked_whether_anybody_tapped_or_not() throws Exception {
         start();
         cameras.markJoined(ref.id(), gate);
-        List<String> over = visits.open(ref).orElseThrow().marks().entrySet().stream().filter(entry -> entry.getValue().done().isPresent()).map(entry -> entry.getKey()).sorted().toList();
+        List<String> over = visits.open(ref).orElseThrow().marks().entrySet().stream().filter(entry -> entry.getValue().done().isPresent())
+                .map(entry -> entry.getKey()).sorted().toList();
         assertThat(over).containsExactly("camera 1 pair", "camera 1 unpack");
     }
 

@@ -22,8 +22,14 @@ public record AlertSpec(List<String> sensitivity, int zones, List<KindOf> kinds,
             List.of("low", "middle", "high"), 0, List.of(new KindOf(Kind.ANY, Needs.CAMERA)), List.of(0, 30, 60, 300), false);
 
     public enum Kind implements Worded {
-        @JsonProperty("any") ANY("all movement"), @JsonProperty("person") PERSON("people"), @JsonProperty("vehicle") VEHICLE("vehicles"),
-        @JsonProperty("pet") PET("animals"), @JsonProperty("package") PACKAGE("parcels"), @JsonProperty("sound") SOUND("sounds");
+        @JsonProperty("any")
+        ANY("all movement"), @JsonProperty("person")
+        PERSON("people"), @JsonProperty("vehicle")
+        VEHICLE("vehicles"),
+        @JsonProperty("pet")
+        PET("animals"), @JsonProperty("package")
+        PACKAGE("parcels"), @JsonProperty("sound")
+        SOUND("sounds");
 
         private final String words;
 
@@ -38,7 +44,10 @@ public record AlertSpec(List<String> sensitivity, int zones, List<KindOf> kinds,
     }
 
     public enum Needs implements Worded {
-        @JsonProperty("camera") CAMERA("by itself"), @JsonProperty("hub") HUB("with its hub"), @JsonProperty("plan") PLAN("with a paid plan");
+        @JsonProperty("camera")
+        CAMERA("by itself"), @JsonProperty("hub")
+        HUB("with its hub"), @JsonProperty("plan")
+        PLAN("with a paid plan");
 
         private final String words;
 

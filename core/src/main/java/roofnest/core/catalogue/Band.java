@@ -6,8 +6,10 @@ import roofnest.core.lang.Worded;
 
 /** The two Wi-Fi bands of house kit, by the centre of a mid-band channel. */
 public enum Band implements Worded {
-    @JsonProperty("2.4") GHZ_2_4("2.4 GHz", 2437),
-    @JsonProperty("5") GHZ_5("5 GHz", 5500);
+    @JsonProperty("2.4")
+    GHZ_2_4("2.4 GHz", 2437),
+    @JsonProperty("5")
+    GHZ_5("5 GHz", 5500);
 
     private final String words;
     private final double centreMhz;

@@ -32,7 +32,8 @@ public final class Catalogue {
     /** The models that ship with the application. */
     public static Catalogue shipped() {
         DeviceDocument documents = new DeviceDocument();
-        return new Catalogue(SHIPPED.stream().map(key -> (DeviceModel) read(documents, key)).toList(), SHIPPED_HUBS.stream().map(key -> (HubModel) read(documents, key)).toList());
+        return new Catalogue(SHIPPED.stream().map(key -> (DeviceModel) read(documents, key)).toList(),
+                SHIPPED_HUBS.stream().map(key -> (HubModel) read(documents, key)).toList());
     }
 
     public Collection<HubModel> hubs() {

@@ -13,15 +13,26 @@ import com.fasterxml.jackson.annotation.JsonProperty;
  */
 public record Cue(Light light, Rhythm rhythm, String voice) {
     public enum Light {
-        @JsonProperty("none") NONE, @JsonProperty("white") WHITE, @JsonProperty("amber") AMBER,
-        @JsonProperty("green") GREEN, @JsonProperty("blue") BLUE, @JsonProperty("red") RED
+        @JsonProperty("none")
+        NONE, @JsonProperty("white")
+        WHITE, @JsonProperty("amber")
+        AMBER,
+        @JsonProperty("green")
+        GREEN, @JsonProperty("blue")
+        BLUE, @JsonProperty("red")
+        RED
     }
 
     /** Rhythms by the length of light and dark, milliseconds. */
     public enum Rhythm {
-        @JsonProperty("off") OFF(0, 1000), @JsonProperty("steady") STEADY(1000, 0),
-        @JsonProperty("slow") SLOW(500, 500), @JsonProperty("quick") QUICK(125, 125),
-        @JsonProperty("now-and-then") NOW_AND_THEN(200, 1800);
+        @JsonProperty("off")
+        OFF(0, 1000), @JsonProperty("steady")
+        STEADY(1000, 0),
+        @JsonProperty("slow")
+        SLOW(500, 500), @JsonProperty("quick")
+        QUICK(125, 125),
+        @JsonProperty("now-and-then")
+        NOW_AND_THEN(200, 1800);
 
         private final int litMs;
         private final int darkMs;

@@ -57,7 +57,8 @@ public final class DeviceDocument {
         notBelow(faults, tree, "/recording/clipMaxSeconds", "/recording/clipMinSeconds", "The longest clip is shorter than the shortest");
         methods(faults, tree.at("/setUp/methods"), tree.at("/setUp/hotspotPrefix"));
         cues(faults, tree.at("/setUp/cues"));
-        notBelow(faults, tree, "/setUp/limits/codeToCm", "/setUp/limits/codeFromCm", "The farthest distance of the code is nearer than the nearest");
+        notBelow(faults, tree, "/setUp/limits/codeToCm", "/setUp/limits/codeFromCm",
+                "The farthest distance of the code is nearer than the nearest");
         rising(faults, tree.at("/alerts/coolDownSeconds"));
         if (tree.at("/mask/columns").asInt() == 0 != (tree.at("/mask/rows").asInt() == 0)) {
             faults.add(new DocumentFault("/mask", "A mask has both columns and rows, or neither."));
@@ -67,14 +68,16 @@ public final class DeviceDocument {
         }
         JsonNode address = tree.at("/factoryAddress");
         if (!address.isMissingNode() && !isAddress(address.asString())) {
-            faults.add(new DocumentFault("/factoryAddress", "“" + address.asString() + "” is no IPv4 address with a prefix, as in 172.20.9.9/24."));
+            faults.add(new DocumentFault("/factoryAddress",
+                    "“" + address.asString() + "” is no IPv4 address with a prefix, as in 172.20.9.9/24."));
         }
         return faults;
     }
 
     private static void notBelow(List<DocumentFault> faults, JsonNode tree, String greater, String lesser, String sentence) {
         if (tree.at(greater).asDouble() < tree.at(lesser).asDouble()) {
-            faults.add(new DocumentFault(greater, sentence + " (" + tree.at(greater).asString() + " and " + tree.at(lesser).asString() + ")."));
+            faults.add(new DocumentFault(greater,
+                    sentence + " (" + tree.at(greater).asString() + " and " + tree.at(lesser).asString() + ")."));
         }
     }
 
@@ -94,7 +97,8 @@ public final class DeviceDocument {
     private static void rising(List<DocumentFault> faults, JsonNode figures) {
         for (int i = 1; i < figures.size(); i++) {
             if (figures.get(i).asInt() <= figures.get(i - 1).asInt()) {
-                faults.add(new DocumentFault("/alerts/coolDownSeconds/" + i, "Rests between clips are written from the shortest to the longest."));
+                faults.add(new DocumentFault("/alerts/coolDownSeconds/" + i,
+                        "Rests between clips are written from the shortest to the longest."));
                 return;
             }
         }
@@ -108,10 +112,12 @@ public final class DeviceDocument {
             if (cue == null) {
                 continue;
             }
-            String looks = cue.get("light").asString() + " " + cue.get("rhythm").asString() + " " + (cue.hasNonNull("voice") ? cue.get("voice").asString() : "");
+            String looks = cue.get("light").asString() + " " + cue.get("rhythm").asString() + " "
+                    + (cue.hasNonNull("voice") ? cue.get("voice").asString() : "");
             String other = seen.putIfAbsent(looks, state);
             if (other != null) {
-                faults.add(new DocumentFault("/setUp/cues/" + state, "“" + state + "” looks and sounds the same as “" + other + "”; the light, its rhythm or the voice has to differ."));
+                faults.add(new DocumentFault("/setUp/cues/" + state,
+                        "“" + state + "” looks and sounds the same as “" + other + "”; the light, its rhythm or the voice has to differ."));
             }
             if (cue.get("light").asString().equals("none") != cue.get("rhythm").asString().equals("off")) {
                 faults.add(new DocumentFault("/setUp/cues/" + state, "No light goes with the rhythm “off”, and a light with another one."));
@@ -121,6 +127,7 @@ public final class DeviceDocument {
 
     private static boolean isAddress(String text) {
         IPAddressString address = new IPAddressString(text);
-        return address.isIPv4() && address.getNetworkPrefixLength() != null && address.getNetworkPrefixLength() >= SHORTEST_PREFIX && address.getNetworkPrefixLength() <= LONGEST_PREFIX;
+        return address.isIPv4() && address.getNetworkPrefixLength() != null && address.getNetworkPrefixLength() >= SHORTEST_PREFIX
+                && address.getNetworkPrefixLength() <= LONGEST_PREFIX;
     }
 }

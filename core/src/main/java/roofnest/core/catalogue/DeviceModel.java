@@ -43,7 +43,8 @@ public record DeviceModel(
     }
 
     public DeviceModel withKey(String otherKey) {
-        return new DeviceModel(otherKey, maker, name, summary, lens, radio, credentials, setUp, passwordRule, factoryPassword, power, motion, recording, mask, mount, sharing, factoryAddress,
+        return new DeviceModel(otherKey, maker, name, summary, lens, radio, credentials, setUp, passwordRule, factoryPassword, power,
+                motion, recording, mask, mount, sharing, factoryAddress,
                 alerts, hub, peopleMax, pans);
     }
 }

@@ -12,8 +12,10 @@ import roofnest.core.lang.Require;
  */
 public record LensSpec(Projection projection, int widthPx, int heightPx, double hfovDeg, double nightRangeM) {
     public enum Projection {
-        @JsonProperty("rectilinear") RECTILINEAR,
-        @JsonProperty("equidistant") EQUIDISTANT
+        @JsonProperty("rectilinear")
+        RECTILINEAR,
+        @JsonProperty("equidistant")
+        EQUIDISTANT
     }
 
     /** Above this angle a lens that does not say so is taken as equidistant. */

@@ -14,8 +14,10 @@ import roofnest.core.lang.Require;
  */
 public record MotionSpec(Sensing sensing, double rangeM, double fanDeg, double wakeSeconds, double prerollSeconds) {
     public enum Sensing {
-        @JsonProperty("infrared") INFRARED,
-        @JsonProperty("picture") PICTURE
+        @JsonProperty("infrared")
+        INFRARED,
+        @JsonProperty("picture")
+        PICTURE
     }
 
     public MotionSpec {

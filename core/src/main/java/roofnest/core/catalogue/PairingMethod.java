@@ -14,16 +14,26 @@ import roofnest.core.lang.Worded;
  */
 public record PairingMethod(Way way, double minutes, double chance, double minutesLost) {
     public enum Way implements Worded {
-        @JsonProperty("hotspot") HOTSPOT("camera's own hotspot"),
-        @JsonProperty("phone-code") PHONE_CODE("code shown on the phone"),
-        @JsonProperty("sticker") STICKER("sticker scanned, then broadcast"),
-        @JsonProperty("wired") WIRED("cable to the router first"),
-        @JsonProperty("push-button") PUSH_BUTTON("push-button at the router"),
-        @JsonProperty("hub-button") HUB_BUTTON("button near the hub"),
-        @JsonProperty("search") SEARCH("search of the local network"),
-        @JsonProperty("manual-id") MANUAL_ID("device ID typed in"),
-        @JsonProperty("browser") BROWSER("browser set-up"),
-        @JsonProperty("same-account") SAME_ACCOUNT("same account on two phones");
+        @JsonProperty("hotspot")
+        HOTSPOT("camera's own hotspot"),
+        @JsonProperty("phone-code")
+        PHONE_CODE("code shown on the phone"),
+        @JsonProperty("sticker")
+        STICKER("sticker scanned, then broadcast"),
+        @JsonProperty("wired")
+        WIRED("cable to the router first"),
+        @JsonProperty("push-button")
+        PUSH_BUTTON("push-button at the router"),
+        @JsonProperty("hub-button")
+        HUB_BUTTON("button near the hub"),
+        @JsonProperty("search")
+        SEARCH("search of the local network"),
+        @JsonProperty("manual-id")
+        MANUAL_ID("device ID typed in"),
+        @JsonProperty("browser")
+        BROWSER("browser set-up"),
+        @JsonProperty("same-account")
+        SAME_ACCOUNT("same account on two phones");
 
         private final String words;
 

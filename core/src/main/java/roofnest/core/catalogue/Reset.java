@@ -14,8 +14,11 @@ import roofnest.core.lang.Worded;
  */
 public record Reset(By by, String where, int holdSeconds, String sign) {
     public enum By implements Worded {
-        @JsonProperty("button") BUTTON("Hold the button"), @JsonProperty("pinhole") PINHOLE("Hold a pin in the hole"),
-        @JsonProperty("through-power-up") THROUGH_POWER_UP("Take the power away, hold the hidden button, and keep holding while the power comes back");
+        @JsonProperty("button")
+        BUTTON("Hold the button"), @JsonProperty("pinhole")
+        PINHOLE("Hold a pin in the hole"),
+        @JsonProperty("through-power-up")
+        THROUGH_POWER_UP("Take the power away, hold the hidden button, and keep holding while the power comes back");
 
         private final String words;
 

@@ -6,11 +6,16 @@ import roofnest.core.lang.Worded;
 
 /** How a home network is secured. */
 public enum WifiSecurity implements Worded {
-    @JsonProperty("open") OPEN("open, no password"),
-    @JsonProperty("wpa2") WPA2("WPA2"),
-    @JsonProperty("wpa2-wpa3") WPA2_WPA3("WPA2 and WPA3 mixed"),
-    @JsonProperty("wpa3") WPA3("WPA3 only"),
-    @JsonProperty("enterprise") ENTERPRISE("enterprise log-in");
+    @JsonProperty("open")
+    OPEN("open, no password"),
+    @JsonProperty("wpa2")
+    WPA2("WPA2"),
+    @JsonProperty("wpa2-wpa3")
+    WPA2_WPA3("WPA2 and WPA3 mixed"),
+    @JsonProperty("wpa3")
+    WPA3("WPA3 only"),
+    @JsonProperty("enterprise")
+    ENTERPRISE("enterprise log-in");
 
     private final String words;
 

@@ -36,7 +36,8 @@ public final class CheckedJson {
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .changeDefaultPropertyInclusion(all -> all.withValueInclusion(JsonInclude.Include.NON_NULL))
                 .build();
-        schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(CheckedJson.class.getResourceAsStream(schemaResource));
+        schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(CheckedJson.class.getResourceAsStream(schemaResource));
         this.maxBytes = maxBytes;
         this.tooLong = tooLong;
     }

@@ -52,13 +52,15 @@ public final class MonthData {
         List<TurnDown> ways = new ArrayList<>();
         for (Use use : uses) {
             if (use.liveGb() > 0) {
-                ways.add(new TurnDown(use.camera() + ": " + Numbers.plain(use.liveMinutes() / 2) + " live minutes a day instead of " + Numbers.plain(use.liveMinutes()), use.liveGb() / 2));
+                ways.add(new TurnDown(use.camera() + ": " + Numbers.plain(use.liveMinutes() / 2) + " live minutes a day instead of "
+                        + Numbers.plain(use.liveMinutes()), use.liveGb() / 2));
             }
             if (use.cloud() && use.clipsGb() > 0) {
                 ways.add(new TurnDown(use.camera() + ": clips on a card, sent only when looked at", use.clipsGb() * (1 - LOOKED_AT_SHARE)));
             }
             if (use.clipsGb() > 0) {
-                ways.add(new TurnDown(use.camera() + ": clips of " + Numbers.fixed(use.clipSeconds() / 2, 0) + " s instead of " + Numbers.fixed(use.clipSeconds(), 0) + " s", use.clipsGb() / 2));
+                ways.add(new TurnDown(use.camera() + ": clips of " + Numbers.fixed(use.clipSeconds() / 2, 0) + " s instead of "
+                        + Numbers.fixed(use.clipSeconds(), 0) + " s", use.clipsGb() / 2));
             }
         }
         ways.sort(Comparator.comparingDouble(TurnDown::savesGb).reversed());

@@ -136,7 +136,8 @@ final class CameraRules {
             reason = "The lens is inside a wall.";
             remedy = "Move it out to the wall's face";
         } else if (soffit) {
-            reason = "The eaves or floor above are " + Unit.METRES.format(near.soffitM()) + " over the lens; it needs " + Unit.METRES.format(Bounce.SOFFIT_M) + ".";
+            reason = "The eaves or floor above are " + Unit.METRES.format(near.soffitM()) + " over the lens; it needs "
+                    + Unit.METRES.format(Bounce.SOFFIT_M) + ".";
             remedy = "Lower it or bring it out from under the eaves";
         } else if (near.nearestM() >= Bounce.LOOKED_M) {
             reason = "Nothing in its view is nearer than " + Unit.METRES.format(Bounce.LOOKED_M) + ".";
@@ -156,7 +157,8 @@ final class CameraRules {
         double missing = limit.value() + limit.tolerance() - height;
         return Finding.of(key, height, limit, camera.mounted() ? Evidence.READ : Evidence.PREDICTED,
                 "A raised hand reaches about " + Unit.METRES.format(HeightChoice.ARMS_REACH_M) + ".",
-                missing > 0 ? List.of(new Remedy("Hang it " + Numbers.fixed(missing, 2) + " m higher", "the face angle grows with it")) : List.of());
+                missing > 0 ? List.of(new Remedy("Hang it " + Numbers.fixed(missing, 2) + " m higher", "the face angle grows with it"))
+                        : List.of());
     }
 
     Finding batteryLasts(PromiseKey key, Camera camera, Optional<LinkBudget> link) {
@@ -165,7 +167,8 @@ final class CameraRules {
         BatteryYear.Outcome year = batteryYear(camera, link, camera.settings().chargeEveryDays());
         String reason = "Lowest on " + day(year.lowest()) + "; uses " + Numbers.fixed(year.drawMahPerDay(), 0) + " mAh a day, "
                 + Numbers.fixed(camera.settings().clipsPerDay(), 0) + " clips, "
-                + (camera.settings().chargeEveryDays() == 0 ? "sun only." : "charged every " + camera.settings().chargeEveryDays() + " days.");
+                + (camera.settings().chargeEveryDays() == 0 ? "sun only."
+                        : "charged every " + camera.settings().chargeEveryDays() + " days.");
         List<Remedy> remedies = new ArrayList<>();
         if (limit.standing(year.lowest().percent()) != Standing.KEPT) {
             remedies.addAll(batteryRemedies(camera, link, limit, year.lowest().percent()));
@@ -190,7 +193,8 @@ final class CameraRules {
                 return remedies;
             }
         }
-        remedies.add(new Remedy("Hang a model on mains power here", "no pack lasts a week at " + Numbers.fixed(now.clipsPerDay(), 0) + " clips a day"));
+        remedies.add(new Remedy("Hang a model on mains power here",
+                "no pack lasts a week at " + Numbers.fixed(now.clipsPerDay(), 0) + " clips a day"));
         return remedies;
     }
 

@@ -41,7 +41,8 @@ public record HouseholdFacts(
 
     /** The same house with other cameras, or another house's cameras on it. */
     public HouseholdFacts withPlanAndCameras(HousePlan otherPlan, List<Camera> others) {
-        return new HouseholdFacts(Optional.of(otherPlan), others, written, network, otherThings, access, proofs, climate, today, handedOver, readings);
+        return new HouseholdFacts(Optional.of(otherPlan), others, written, network, otherThings, access, proofs, climate, today, handedOver,
+                readings);
     }
 
     public HouseholdFacts withCameras(List<Camera> others) {

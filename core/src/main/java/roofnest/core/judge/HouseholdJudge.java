@@ -152,7 +152,8 @@ public final class HouseholdJudge {
     }
 
     private SightRules.Sighted written(HouseholdFacts facts, Promise promise) {
-        boolean ofSight = promise instanceof Promise.MakeOut || promise instanceof Promise.NeverShows || promise instanceof Promise.RecordedBefore;
+        boolean ofSight
+                = promise instanceof Promise.MakeOut || promise instanceof Promise.NeverShows || promise instanceof Promise.RecordedBefore;
         if (ofSight && house.isEmpty()) {
             Limit limit = Limit.atLeast(0, 0, Unit.PX_PER_M);
             return new SightRules.Sighted(Finding.untried(promise.key(), limit, "The house has no plan yet."), Optional.empty());
@@ -171,7 +172,8 @@ public final class HouseholdJudge {
         }
         if (promise instanceof Promise.AlertWithin alert) {
             Limit limit = Limit.atMost(alert.seconds(), alert.seconds() * ALERT_TOLERANCE_SHARE, Unit.SECONDS);
-            return new SightRules.Sighted(Finding.untried(promise.key(), limit, "Timed at Prove, on the householder's own phone."), Optional.empty());
+            return new SightRules.Sighted(Finding.untried(promise.key(), limit, "Timed at Prove, on the householder's own phone."),
+                    Optional.empty());
         }
         return new SightRules.Sighted(onlyThese(promise.key(), facts), Optional.empty());
     }
@@ -206,7 +208,8 @@ public final class HouseholdJudge {
         Optional<Camera> without = facts.cameras().stream().filter(camera -> camera.settings().cardGb() == 0).findFirst();
         if (without.isPresent()) {
             return new SightRules.Sighted(Finding.of(promise.key(), 0, limit, Evidence.PREDICTED, without.get().name() + " has no card.",
-                    List.of(new Remedy("Put a card into " + without.get().name(), "footage is kept at all"))), Optional.of(without.get().id()));
+                    List.of(new Remedy("Put a card into " + without.get().name(), "footage is kept at all"))),
+                    Optional.of(without.get().id()));
         }
         record Kept(Camera camera, Retention retention) {}
         Optional<Kept> least = facts.cameras().stream()
@@ -238,11 +241,13 @@ public final class HouseholdJudge {
         double neededGb = enoughDays * kept.gbPerDay() / Retention.USABLE_SHARE;
         for (int size = 16; size <= camera.model().recording().cardMaxGb(); size *= 2) {
             if (size >= neededGb) {
-                return List.of(new Remedy("A " + size + " GB card", Numbers.fixed(kept.days() * size / camera.settings().cardGb(), 0) + " days"));
+                return List.of(
+                        new Remedy("A " + size + " GB card", Numbers.fixed(kept.days() * size / camera.settings().cardGb(), 0) + " days"));
             }
         }
         int seconds = Math.max(camera.model().recording().clipMinSeconds(), camera.settings().clipSeconds() / 2);
-        return List.of(new Remedy("Clips of " + seconds + " s", "about " + Numbers.fixed(kept.days() * camera.settings().clipSeconds() / seconds, 0) + " days"));
+        return List.of(new Remedy("Clips of " + seconds + " s",
+                "about " + Numbers.fixed(kept.days() * camera.settings().clipSeconds() / seconds, 0) + " days"));
     }
 
     private static Finding onlyThese(PromiseKey key, HouseholdFacts facts) {
@@ -254,7 +259,8 @@ public final class HouseholdJudge {
         long lookers = facts.access().grants().stream().map(Access.Grant::personId).distinct().count();
         String reason = intruders.isEmpty()
                 ? (lookers == 1 ? "One person can look, as agreed." : lookers + " people can look, all of them agreed.")
-                : intruders.stream().map(intruder -> intruder.person().name() + " (" + intruder.why() + ")").collect(Collectors.joining(", "))
+                : intruders.stream().map(intruder -> intruder.person().name() + " (" + intruder.why() + ")")
+                        .collect(Collectors.joining(", "))
                         + " can still look.";
         List<Remedy> remedies = intruders.stream().limit(3)
                 .map(intruder -> new Remedy("Take access from " + intruder.person().name(), "one fewer who can look")).toList();

@@ -62,7 +62,9 @@ final class SightRules {
                 promise.level().pxPerM(), promise.level().pxPerM() * DENSITY_TOLERANCE_SHARE, Unit.PX_PER_M);
         Optional<Place> place = plan.place(promise.placeId());
         if (place.isEmpty()) {
-            return new Sighted(Finding.untried(promise.key(), limit, "The plan has no place of that name any more: choose another at the brief."), Optional.empty());
+            return new Sighted(
+                    Finding.untried(promise.key(), limit, "The plan has no place of that name any more: choose another at the brief."),
+                    Optional.empty());
         }
         if (cameras.isEmpty()) {
             return new Sighted(Finding.untried(promise.key(), limit, "No camera is on the plan yet."), Optional.empty());
@@ -149,12 +151,15 @@ final class SightRules {
         Optional<Walk> path = plan.path(promise.pathId());
         if (place.isEmpty() || path.isEmpty()) {
             String what = place.isEmpty() ? "place" : "path";
-            return new Sighted(Finding.untried(promise.key(), limit, "The plan has no " + what + " of that name any more: choose another at the brief."), Optional.empty());
+            return new Sighted(Finding.untried(promise.key(), limit,
+                    "The plan has no " + what + " of that name any more: choose another at the brief."), Optional.empty());
         }
         Walk.Approach approach = path.get().approach(place.get().at());
         if (approach.distanceM() > REACHES_M) {
-            return new Sighted(Finding.untried(promise.key(), limit, "The path passes the place at " + Numbers.fixed(approach.distanceM(), 1)
-                    + " m; draw it to within " + Numbers.fixed(REACHES_M, 0) + " m."), Optional.empty());
+            return new Sighted(
+                    Finding.untried(promise.key(), limit, "The path passes the place at " + Numbers.fixed(approach.distanceM(), 1)
+                            + " m; draw it to within " + Numbers.fixed(REACHES_M, 0) + " m."),
+                    Optional.empty());
         }
         if (cameras.isEmpty()) {
             return new Sighted(Finding.untried(promise.key(), limit, "No camera is on the plan yet."), Optional.empty());
@@ -173,8 +178,10 @@ final class SightRules {
         double margin = reachS - firstS.orElse(walkS + BEFORE_TOLERANCE_S);
         String asked = "at " + Numbers.plain(promise.level().pxPerM()) + " px/m";
         String reason = firstS.isEmpty()
-                ? "No camera has them on a kept frame " + asked + " anywhere on this path; they are there after " + Unit.SECONDS.format(reachS) + "."
-                : first.name() + " has them " + asked + " after " + Unit.SECONDS.format(firstS.getAsDouble()) + ", walking; they are there after "
+                ? "No camera has them on a kept frame " + asked + " anywhere on this path; they are there after "
+                        + Unit.SECONDS.format(reachS) + "."
+                : first.name() + " has them " + asked + " after " + Unit.SECONDS.format(firstS.getAsDouble())
+                        + ", walking; they are there after "
                         + Unit.SECONDS.format(reachS) + ".";
         return new Sighted(Finding.of(promise.key(), margin, limit, Evidence.PREDICTED, reason, beforeRemedies(limit, margin, first)),
                 Optional.of(first.id()));
@@ -187,8 +194,10 @@ final class SightRules {
         double missingM = (limit.value() + limit.tolerance() - marginS) * Walker.GROWN.speedMPerS();
         boolean infrared = camera.model().motion().sensing() == MotionSpec.Sensing.INFRARED;
         return List.of(
-                new Remedy("Let " + camera.name() + " see them " + Numbers.fixed(missingM, 1) + " m earlier on the path", "they are recorded in time"),
-                infrared ? new Remedy("Turn it so that they walk across its view, not towards it", "its sensor then reaches " + Numbers.fixed(camera.model().motion().rangeM(), 0) + " m")
+                new Remedy("Let " + camera.name() + " see them " + Numbers.fixed(missingM, 1) + " m earlier on the path",
+                        "they are recorded in time"),
+                infrared ? new Remedy("Turn it so that they walk across its view, not towards it",
+                        "its sensor then reaches " + Numbers.fixed(camera.model().motion().rangeM(), 0) + " m")
                         : new Remedy("Widen its zones along the path", "it notices them sooner"));
     }
 
@@ -196,7 +205,9 @@ final class SightRules {
         Limit limit = Limit.atMost(SHOWN_LIMIT_PERCENT, SHOWN_LIMIT_PERCENT / 2, Unit.PERCENT_FINE);
         Optional<Area> area = plan.area(promise.areaId());
         if (area.isEmpty()) {
-            return new Sighted(Finding.untried(promise.key(), limit, "The plan has no area of that name any more: choose another at the brief."), Optional.empty());
+            return new Sighted(
+                    Finding.untried(promise.key(), limit, "The plan has no area of that name any more: choose another at the brief."),
+                    Optional.empty());
         }
         if (cameras.isEmpty()) {
             return new Sighted(Finding.untried(promise.key(), limit, "No camera is on the plan yet."), Optional.empty());

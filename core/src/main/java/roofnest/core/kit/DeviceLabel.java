@@ -19,7 +19,8 @@ import roofnest.core.catalogue.DeviceModel;
  * @param model the maker's word for the model
  * @param unread the rest, so that nothing the code says is lost
  */
-public record DeviceLabel(Optional<String> serial, Optional<String> deviceId, Optional<String> initialPassword, Optional<String> model, List<String> unread) {
+public record DeviceLabel(Optional<String> serial, Optional<String> deviceId, Optional<String> initialPassword, Optional<String> model,
+        List<String> unread) {
     /** Longest text of a code that is read, characters; a label's holds a few dozen. */
     public static final int MOST_CHARACTERS = 2000;
     private static final int LONGEST_VALUE = 40;
@@ -47,7 +48,8 @@ public record DeviceLabel(Optional<String> serial, Optional<String> deviceId, Op
         if (label.serial == null && label.unread.size() == 1 && BARE.matcher(label.unread.get(0)).matches()) {
             label.serial = label.unread.remove(0);
         }
-        return new DeviceLabel(Optional.ofNullable(label.serial), Optional.ofNullable(label.deviceId), Optional.ofNullable(label.password), Optional.ofNullable(label.model), label.unread);
+        return new DeviceLabel(Optional.ofNullable(label.serial), Optional.ofNullable(label.deviceId), Optional.ofNullable(label.password),
+                Optional.ofNullable(label.model), label.unread);
     }
 
     private static final class Builder {

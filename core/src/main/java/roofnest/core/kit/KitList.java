@@ -53,7 +53,8 @@ public final class KitList {
      *
      * @param cardGb of the card agreed; 0 for none
      */
-    public record Item(String name, DeviceModel model, int cardGb, double mountHeightM, Optional<Fixings> fixings, Optional<CableRun> cable) {}
+    public record Item(String name, DeviceModel model, int cardGb, double mountHeightM, Optional<Fixings> fixings,
+            Optional<CableRun> cable) {}
 
     public static List<Line> of(List<Item> items) {
         List<Line> lines = new ArrayList<>();
@@ -70,54 +71,67 @@ public final class KitList {
     private static void devices(List<Line> lines, List<Item> items) {
         grouped(items, item -> item.model().key()).forEach((key, same) -> lines.add(new Line(
                 "model " + key, Group.DEVICES, same.get(0).model().fullName(), same.size(), names(same), true)));
-        grouped(items.stream().filter(item -> item.model().radio().viaHub()).toList(), item -> item.model().maker()).forEach((maker, same) -> lines.add(new Line(
-                "hub " + maker.toLowerCase(Locale.ROOT), Group.DEVICES, maker + " hub", 1, "for " + names(same), true)));
+        grouped(items.stream().filter(item -> item.model().radio().viaHub()).toList(), item -> item.model().maker())
+                .forEach((maker, same) -> lines.add(new Line(
+                        "hub " + maker.toLowerCase(Locale.ROOT), Group.DEVICES, maker + " hub", 1, "for " + names(same), true)));
     }
 
     private static void power(List<Line> lines, List<Item> items) {
-        grouped(items.stream().filter(item -> item.model().power().onBattery()).toList(), item -> item.model().key()).forEach((key, same) -> {
-            int spare = same.size() / ONE_SPARE_FOR;
-            if (spare > 0) {
-                lines.add(new Line("pack " + key, Group.POWER, "Spare pack, " + same.get(0).model().fullName(), spare, "one for every " + ONE_SPARE_FOR + " cameras", false));
-            }
-        });
-        grouped(items.stream().filter(item -> item.cardGb() > 0).toList(), item -> String.format(Locale.ROOT, "%04d", item.cardGb())).forEach((size, same) -> {
-            int spare = same.size() / ONE_SPARE_FOR;
-            int gb = same.get(0).cardGb();
-            lines.add(new Line("card " + gb, Group.POWER, "Card of " + gb + " GB, high endurance", same.size() + spare, same.size() + " to put in" + (spare > 0 ? ", " + spare + " spare" : ""), true));
-        });
+        grouped(items.stream().filter(item -> item.model().power().onBattery()).toList(), item -> item.model().key())
+                .forEach((key, same) -> {
+                    int spare = same.size() / ONE_SPARE_FOR;
+                    if (spare > 0) {
+                        lines.add(new Line("pack " + key, Group.POWER, "Spare pack, " + same.get(0).model().fullName(), spare,
+                                "one for every " + ONE_SPARE_FOR + " cameras", false));
+                    }
+                });
+        grouped(items.stream().filter(item -> item.cardGb() > 0).toList(), item -> String.format(Locale.ROOT, "%04d", item.cardGb()))
+                .forEach((size, same) -> {
+                    int spare = same.size() / ONE_SPARE_FOR;
+                    int gb = same.get(0).cardGb();
+                    lines.add(new Line("card " + gb, Group.POWER, "Card of " + gb + " GB, high endurance", same.size() + spare,
+                            same.size() + " to put in" + (spare > 0 ? ", " + spare + " spare" : ""), true));
+                });
         for (Item item : items) {
             item.cable().filter(cable -> cable.beyondLeadM() > 0).ifPresent(cable -> {
                 int metres = (int) Math.ceil(cable.beyondLeadM());
                 lines.add(new Line("extension " + metres, Group.POWER, "Extension lead of " + metres + " m", 1,
-                        item.name() + ": " + Numbers.fixed(cable.lengthM(), 1) + " m from " + cable.socket() + ", its own lead is short of that", true));
+                        item.name() + ": " + Numbers.fixed(cable.lengthM(), 1) + " m from " + cable.socket()
+                                + ", its own lead is short of that",
+                        true));
             });
         }
         int clips = items.stream().flatMap(item -> item.cable().stream()).mapToInt(CableRun::clips).sum();
         if (clips > 0) {
-            lines.add(new Line("clips", Group.POWER, "Cable clips", (int) Math.ceil(clips * SPARE_CLIPS), clips + " along the cables and a tenth more", true));
+            lines.add(new Line("clips", Group.POWER, "Cable clips", (int) Math.ceil(clips * SPARE_CLIPS),
+                    clips + " along the cables and a tenth more", true));
         }
     }
 
     private static void fixings(List<Line> lines, List<Item> items) {
-        grouped(items.stream().filter(item -> item.fixings().filter(fixings -> fixings.screws() > 0).isPresent()).toList(), item -> item.fixings().orElseThrow().anchor()).forEach((anchor, same) -> {
-            int screws = same.stream().mapToInt(item -> item.fixings().orElseThrow().screws()).sum();
-            lines.add(new Line("anchor " + anchor, Group.FIXING, Character.toUpperCase(anchor.charAt(0)) + anchor.substring(1), (int) Math.ceil(screws * SPARE_FIXINGS), screws + " for " + names(same) + ", and a fifth more", true));
-        });
+        grouped(items.stream().filter(item -> item.fixings().filter(fixings -> fixings.screws() > 0).isPresent()).toList(),
+                item -> item.fixings().orElseThrow().anchor()).forEach((anchor, same) -> {
+                    int screws = same.stream().mapToInt(item -> item.fixings().orElseThrow().screws()).sum();
+                    lines.add(new Line("anchor " + anchor, Group.FIXING, Character.toUpperCase(anchor.charAt(0)) + anchor.substring(1),
+                            (int) Math.ceil(screws * SPARE_FIXINGS), screws + " for " + names(same) + ", and a fifth more", true));
+                });
     }
 
     private static void tools(List<Line> lines, List<Item> items) {
         grouped(items.stream().filter(item -> item.fixings().filter(fixings -> fixings.drillMm() > 0).isPresent()).toList(),
-                item -> String.format(Locale.ROOT, "%05.1f %s", item.fixings().orElseThrow().drillMm(), item.fixings().orElseThrow().bit())).forEach((drill, same) -> {
+                item -> String.format(Locale.ROOT, "%05.1f %s", item.fixings().orElseThrow().drillMm(), item.fixings().orElseThrow().bit()))
+                .forEach((drill, same) -> {
                     Fixings fixings = same.get(0).fixings().orElseThrow();
-                    lines.add(new Line("drill " + drill, Group.TOOLS, Numbers.plain(fixings.drillMm()) + " mm drill, " + fixings.bit(), 1, "for " + names(same), false));
+                    lines.add(new Line("drill " + drill, Group.TOOLS, Numbers.plain(fixings.drillMm()) + " mm drill, " + fixings.bit(), 1,
+                            "for " + names(same), false));
                 });
         List<Item> high = items.stream().filter(item -> item.mountHeightM() > REACH_M).toList();
         if (!high.isEmpty()) {
             lines.add(new Line("ladder", Group.TOOLS, "Ladder, with somebody to foot it", 1, "for " + names(high), false));
         }
         lines.add(new Line("reset pin", Group.TOOLS, "Reset pin and a cloth for lenses", 1, "always", false));
-        lines.add(new Line("stickers", Group.TOOLS, "Envelope for the code stickers", 1, items.size() + (items.size() == 1 ? " sticker" : " stickers") + " to keep", false));
+        lines.add(new Line("stickers", Group.TOOLS, "Envelope for the code stickers", 1,
+                items.size() + (items.size() == 1 ? " sticker" : " stickers") + " to keep", false));
     }
 
     private static Map<String, List<Item>> grouped(List<Item> items, Function<Item, String> by) {

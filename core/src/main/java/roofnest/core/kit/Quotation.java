@@ -40,8 +40,10 @@ public record Quotation(List<Line> lines, long netCents, long taxCents, List<Str
         if (hour == null) {
             unpriced.add("An hour's work");
         } else {
-            long work = BigDecimal.valueOf(hour).multiply(BigDecimal.valueOf((long) quarters * QUARTER)).divide(BigDecimal.valueOf(MINUTES_AN_HOUR), 0, RoundingMode.HALF_UP).longValueExact();
-            lines.add(new Line("Work, " + quarters * QUARTER / MINUTES_AN_HOUR + " h " + quarters * QUARTER % MINUTES_AN_HOUR + " min", 1, work, work));
+            long work = BigDecimal.valueOf(hour).multiply(BigDecimal.valueOf((long) quarters * QUARTER))
+                    .divide(BigDecimal.valueOf(MINUTES_AN_HOUR), 0, RoundingMode.HALF_UP).longValueExact();
+            lines.add(new Line("Work, " + quarters * QUARTER / MINUTES_AN_HOUR + " h " + quarters * QUARTER % MINUTES_AN_HOUR + " min", 1,
+                    work, work));
         }
         long net = lines.stream().mapToLong(Line::sumCents).reduce(0, Math::addExact);
         long tax = BigDecimal.valueOf(net).multiply(taxPercent).divide(BigDecimal.valueOf(100), 0, RoundingMode.HALF_UP).longValueExact();

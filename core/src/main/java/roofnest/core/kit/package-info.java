@@ -1,2 +1,5 @@
-/** What has to be in the van, counted from the plan, and what it costs. May use {@code lang}, {@code catalogue}, {@code plan}, {@code view} and {@code mount}. */
+/**
+ * What has to be in the van, counted from the plan, and what it costs. May use {@code lang}, {@code catalogue},
+ * {@code plan}, {@code view} and {@code mount}.
+ */
 package roofnest.core.kit;

@@ -39,15 +39,20 @@ public record Fixings(String anchor, double drillMm, String bit, int depthMm, in
             case TIMBER -> new Fixings("straight into the timber, pilot hole first", Math.round(screw * 0.6), "wood bit",
                     length, mount.screws(), List.of());
             case PLASTERBOARD, FOIL -> new Fixings("cavity anchor for " + plain(screw) + " mm screws", 2 * screw, "wood bit", 15,
-                    mount.screws(), List.of("Feel for studs, pipes and cables behind the board; old boards may hold asbestos: if in doubt, do not drill."));
-            case BRICK, CAVITY_BRICK, CONCRETE -> new Fixings(plugMm(screw) + " mm plug with " + plain(screw) + " × " + length + " mm screw",
-                    plugMm(screw), "masonry bit, hammer on", length + DUST_MM, mount.screws(),
-                    List.of("Check for cables and pipes above and below sockets and taps."));
+                    mount.screws(),
+                    List.of("Feel for studs, pipes and cables behind the board; old boards may hold asbestos: if in doubt, do not drill."));
+            case BRICK, CAVITY_BRICK,
+                    CONCRETE ->
+                new Fixings(plugMm(screw) + " mm plug with " + plain(screw) + " × " + length + " mm screw",
+                        plugMm(screw), "masonry bit, hammer on", length + DUST_MM, mount.screws(),
+                        List.of("Check for cables and pipes above and below sockets and taps."));
             case STONE -> new Fixings(plugMm(screw) + " mm plug with " + plain(screw) + " × " + length + " mm screw",
                     plugMm(screw), "masonry bit, hammer off until the hole is started", length + DUST_MM, mount.screws(),
-                    List.of("Drill the stone, not the joint; soft joints and edges break out.", "Check for cables and pipes above and below sockets and taps."));
+                    List.of("Drill the stone, not the joint; soft joints and edges break out.",
+                            "Check for cables and pipes above and below sockets and taps."));
             case METAL -> new Fixings("self-drilling screw into the frame, sealing washer", 0, "no bit: the screw drills", length,
-                    mount.screws(), List.of("Metal carries voltage and swarf: eye protection, and nothing live behind the sheet.", "Sheet alone holds little; find the frame."));
+                    mount.screws(), List.of("Metal carries voltage and swarf: eye protection, and nothing live behind the sheet.",
+                            "Sheet alone holds little; find the frame."));
             case GLASS, COATED_GLASS, HEDGE, OPEN, FOLIAGE, WATER_TANK -> new Fixings("nothing here holds a screw", 0, "none", 0, 0,
                     List.of("Choose a wall, post or soffit."));
         };

@@ -59,7 +59,8 @@ public record AddressPlan(IPAddress router, IPAddress from, IPAddress to, int le
 
     /** How many addresses the router can give out. */
     public int size() {
-        return from.withoutPrefixLength().spanWithRange(to.withoutPrefixLength()).getCount().min(BigInteger.valueOf(Integer.MAX_VALUE)).intValue();
+        return from.withoutPrefixLength().spanWithRange(to.withoutPrefixLength()).getCount().min(BigInteger.valueOf(Integer.MAX_VALUE))
+                .intValue();
     }
 
     public int free() {
@@ -90,10 +91,12 @@ public record AddressPlan(IPAddress router, IPAddress from, IPAddress to, int le
         String withPrefix = temporary + "/" + range.getNetworkPrefixLength();
         return Optional.of(new Recipe(plain.toString(), withPrefix, List.of(
                 "Power " + device + " and cable it to the computer or to the router; note the computer's present address settings.",
-                "Give the computer the fixed address " + temporary + " with the mask " + range.getNetworkMask().withoutPrefixLength() + ", and no router address.",
+                "Give the computer the fixed address " + temporary + " with the mask " + range.getNetworkMask().withoutPrefixLength()
+                        + ", and no router address.",
                 "Open " + plain + " in the browser and log in with the factory password.",
                 "In its network page choose an address given by the router, save, and let it restart.",
-                "Set the computer back to an automatic address, and search the house's network: it now answers within " + router.toPrefixBlock() + ".")));
+                "Set the computer back to an automatic address, and search the house's network: it now answers within "
+                        + router.toPrefixBlock() + ".")));
     }
 
     /** Near the device's own, but not its, not the range's first or last, and not the usual router's. */

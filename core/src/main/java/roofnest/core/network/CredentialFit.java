@@ -29,7 +29,8 @@ public final class CredentialFit {
         CredentialRule rule = model.credentials();
         text(issues, FitIssue.Field.NAME, "The name", network.name(), rule.nameCharacters(), rule.nameMaxBytes(), model);
         if (network.security() != WifiSecurity.OPEN) {
-            text(issues, FitIssue.Field.PASSWORD, "The password", network.password(), rule.passwordCharacters(), rule.passwordMaxBytes(), model);
+            text(issues, FitIssue.Field.PASSWORD, "The password", network.password(), rule.passwordCharacters(), rule.passwordMaxBytes(),
+                    model);
             if (bytes(network.password()) < CredentialRule.PASSWORD_MIN_BYTES) {
                 issues.add(new FitIssue(FitIssue.Field.PASSWORD, true,
                         "The password is shorter than " + CredentialRule.PASSWORD_MIN_BYTES + " characters.", "Choose a longer password"));
@@ -94,7 +95,8 @@ public final class CredentialFit {
     }
 
     /** Ways in which the app needs no path to the camera over the house's own network. */
-    private static final Set<PairingMethod.Way> PAST_ISOLATION = Set.of(PairingMethod.Way.HOTSPOT, PairingMethod.Way.PHONE_CODE, PairingMethod.Way.HUB_BUTTON, PairingMethod.Way.SAME_ACCOUNT);
+    private static final Set<PairingMethod.Way> PAST_ISOLATION
+            = Set.of(PairingMethod.Way.HOTSPOT, PairingMethod.Way.PHONE_CODE, PairingMethod.Way.HUB_BUTTON, PairingMethod.Way.SAME_ACCOUNT);
 
     private static void isolation(List<FitIssue> issues, Joinable model) {
         boolean joins = model.setUp().methods().stream().map(PairingMethod::way).anyMatch(PAST_ISOLATION::contains);

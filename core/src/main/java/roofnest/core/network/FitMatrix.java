@@ -65,15 +65,18 @@ public record FitMatrix(List<HomeNetwork> networks, List<Row> rows) {
      * @param left devices that still do not simply join
      * @param needsPassword whether somebody has to think of a password first, because there was none to start from
      */
-    public record Plan(List<NetworkChange> changes, HomeNetwork after, double minutes, int rejoining, List<Device> left, boolean needsPassword) {
+    public record Plan(List<NetworkChange> changes, HomeNetwork after, double minutes, int rejoining, List<Device> left,
+            boolean needsPassword) {
         /** "8 min, nothing else has to rejoin". */
         public String cost() {
-            return Numbers.fixed(minutes, 0) + " min, " + (rejoining == 0 ? "nothing else has to rejoin" : rejoining == 1 ? "1 other thing has to rejoin" : rejoining + " other things have to rejoin");
+            return Numbers.fixed(minutes, 0) + " min, " + (rejoining == 0 ? "nothing else has to rejoin"
+                    : rejoining == 1 ? "1 other thing has to rejoin" : rejoining + " other things have to rejoin");
         }
     }
 
     /** What comes of a chosen set of changes; those that would change nothing are left out. */
-    public static Plan with(List<NetworkChange> chosen, HomeNetwork network, boolean routerMakesNames, List<Device> devices, int otherThings) {
+    public static Plan with(List<NetworkChange> chosen, HomeNetwork network, boolean routerMakesNames, List<Device> devices,
+            int otherThings) {
         List<DeviceModel> models = models(devices);
         HomeNetwork after = network;
         List<NetworkChange> made = new ArrayList<>();
@@ -85,7 +88,8 @@ public record FitMatrix(List<HomeNetwork> networks, List<Row> rows) {
         }
         HomeNetwork result = after;
         boolean rejoin = made.stream().anyMatch(NetworkChange::othersRejoin);
-        double minutes = made.stream().mapToDouble(change -> change.minutes(0)).sum() + (rejoin ? otherThings * SafeCredentials.MINUTES_A_THING : 0);
+        double minutes = made.stream().mapToDouble(change -> change.minutes(0)).sum()
+                + (rejoin ? otherThings * SafeCredentials.MINUTES_A_THING : 0);
         return new Plan(made, result, minutes, rejoin ? otherThings : 0,
                 devices.stream().filter(device -> Cell.of(result, device.model()).verdict() != Verdict.JOINS).toList(),
                 network.password().isEmpty() && result.security() != WifiSecurity.OPEN);
@@ -94,12 +98,14 @@ public record FitMatrix(List<HomeNetwork> networks, List<Row> rows) {
     /** The cheapest set that lets every device simply join; empty when none does. An empty set when nothing needs doing. */
     public static Optional<Plan> cheapest(HomeNetwork network, boolean routerMakesNames, List<Device> devices, int otherThings) {
         List<NetworkChange> possible = IntStream.range(0, NetworkChange.values().length).mapToObj(i -> NetworkChange.values()[i])
-                .filter(change -> change.applies(network, routerMakesNames, models(devices)) || change == NetworkChange.SPLIT_BANDS).toList();
+                .filter(change -> change.applies(network, routerMakesNames, models(devices)) || change == NetworkChange.SPLIT_BANDS)
+                .toList();
         return IntStream.range(0, 1 << possible.size())
                 .mapToObj(set -> IntStream.range(0, possible.size()).filter(i -> (set & 1 << i) != 0).mapToObj(possible::get).toList())
                 .map(set -> with(set, network, routerMakesNames, devices, otherThings))
                 .filter(plan -> plan.left().isEmpty())
-                .min(Comparator.comparingDouble(Plan::minutes).thenComparingInt(Plan::rejoining).thenComparingInt(plan -> plan.changes().size()));
+                .min(Comparator.comparingDouble(Plan::minutes).thenComparingInt(Plan::rejoining)
+                        .thenComparingInt(plan -> plan.changes().size()));
     }
 
     private static List<DeviceModel> models(List<Device> devices) {

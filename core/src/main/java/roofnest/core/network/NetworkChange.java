@@ -82,7 +82,8 @@ public enum NetworkChange {
             case SET_WPA2 -> safe(network.withSecurity(WifiSecurity.WPA2), models);
             case ANNOUNCE -> network.announced();
             case REACH_ONE_ANOTHER -> network.withoutIsolation();
-            case CAMERA_NETWORK, ACCESS_POINT -> safe(new HomeNetwork(network.name() + "-cam", network.password(), Set.of(Band.GHZ_2_4), WifiSecurity.WPA2, false), models);
+            case CAMERA_NETWORK, ACCESS_POINT ->
+                safe(new HomeNetwork(network.name() + "-cam", network.password(), Set.of(Band.GHZ_2_4), WifiSecurity.WPA2, false), models);
         };
     }
 

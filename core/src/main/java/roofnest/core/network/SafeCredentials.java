@@ -60,7 +60,8 @@ public record SafeCredentials(String name, String password) {
                 kept.append('-');
             }
         });
-        while (kept.length() > 0 && (kept.charAt(kept.length() - 1) == '-' && !text.endsWith("-") || CredentialFit.bytes(kept.toString()) > maxBytes)) {
+        while (kept.length() > 0
+                && (kept.charAt(kept.length() - 1) == '-' && !text.endsWith("-") || CredentialFit.bytes(kept.toString()) > maxBytes)) {
             kept.deleteCharAt(kept.length() - 1);
         }
         return kept.toString();

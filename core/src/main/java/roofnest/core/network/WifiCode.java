@@ -28,7 +28,8 @@ public final class WifiCode {
             case WPA3 -> "SAE";
             case WPA2, WPA2_WPA3, ENTERPRISE -> "WPA";
         };
-        return "WIFI:T:" + kind + ";S:" + escaped(network.name()) + ";" + (network.security() == WifiSecurity.OPEN ? "" : "P:" + escaped(network.password()) + ";")
+        return "WIFI:T:" + kind + ";S:" + escaped(network.name()) + ";"
+                + (network.security() == WifiSecurity.OPEN ? "" : "P:" + escaped(network.password()) + ";")
                 + (network.hidden() ? "H:true;" : "") + ";";
     }
 

@@ -16,7 +16,8 @@ import roofnest.core.catalogue.Sight;
  * @param next id of the step that follows
  * @param failure whether this way of joining has then failed once
  */
-public record Answer(String id, String label, String meaning, Optional<Cue> cue, Optional<DeviceState> state, Optional<Sight> sight, String next, boolean failure) {
+public record Answer(String id, String label, String meaning, Optional<Cue> cue, Optional<DeviceState> state, Optional<Sight> sight,
+        String next, boolean failure) {
     static Answer seen(String id, String label, String meaning, Sight sight, String next) {
         return new Answer(id, label, meaning, Optional.empty(), Optional.empty(), Optional.of(sight), next, false);
     }

@@ -83,7 +83,8 @@ public record MethodOrder(List<Ranked> ways, Map<Way, String> ruledOut, double e
 
         /** Why it stands where it does, in a sentence. */
         public String reason() {
-            return "about " + Numbers.fixed(minutes, 0) + " min when it works, " + Numbers.fixed(100 * chance, 0) + " % at the first try, " + Numbers.fixed(minutesLost, 0) + " min lost if not; "
+            return "about " + Numbers.fixed(minutes, 0) + " min when it works, " + Numbers.fixed(100 * chance, 0) + " % at the first try, "
+                    + Numbers.fixed(minutesLost, 0) + " min lost if not; "
                     + (tried == 0 ? "by the catalogue" : "by " + tried + (tried == 1 ? " run" : " runs") + " of ours and the catalogue");
         }
     }
@@ -130,9 +131,11 @@ public record MethodOrder(List<Ranked> ways, Map<Way, String> ruledOut, double e
         return switch (way) {
             case PUSH_BUTTON -> here.pushButton() ? Optional.empty() : Optional.of("the router's push-button set-up is off");
             case HUB_BUTTON -> here.hub() ? Optional.empty() : Optional.of("there is no hub in this house");
-            case WIRED, BROWSER, SEARCH -> !here.cable() ? Optional.of("no cable is at hand") : here.isolated() ? Optional.of("the network keeps its devices apart") : Optional.empty();
+            case WIRED, BROWSER, SEARCH -> !here.cable() ? Optional.of("no cable is at hand")
+                    : here.isolated() ? Optional.of("the network keeps its devices apart") : Optional.empty();
             case STICKER -> here.isolated() ? Optional.of("the network keeps its devices apart") : Optional.empty();
-            case MANUAL_ID -> !here.labelKnown() ? Optional.of("its ID is not written down and the label not read") : Scripts.hasPort(device) && !here.cable() ? Optional.of("no cable is at hand") : Optional.empty();
+            case MANUAL_ID -> !here.labelKnown() ? Optional.of("its ID is not written down and the label not read")
+                    : Scripts.hasPort(device) && !here.cable() ? Optional.of("no cable is at hand") : Optional.empty();
             case HOTSPOT, PHONE_CODE, SAME_ACCOUNT -> Optional.empty();
         };
     }

@@ -48,7 +48,8 @@ public record RejoinPlan(boolean canKeep, boolean shouldKeep, List<String> reaso
      * @param best the way to try first, by the firm's log; empty when none is open here
      * @param done whether it has rejoined already
      */
-    public record Device(long id, String name, boolean hub, Optional<String> viaHub, Optional<MethodOrder.Ranked> best, double expectedMinutes, boolean done) {
+    public record Device(long id, String name, boolean hub, Optional<String> viaHub, Optional<MethodOrder.Ranked> best,
+            double expectedMinutes, boolean done) {
         public Device {
             Require.inRange("expected minutes", expectedMinutes, 0, 600);
         }
@@ -71,17 +72,24 @@ public record RejoinPlan(boolean canKeep, boolean shouldKeep, List<String> reaso
         if (!old.secured()) {
             reasons.add("The old network had no password at all.");
         } else if (old.known() && old.passwordLength() < SOUND_LENGTH) {
-            reasons.add("The old password has " + old.passwordLength() + " characters; " + SOUND_LENGTH + " are the least to carry on with.");
+            reasons.add(
+                    "The old password has " + old.passwordLength() + " characters; " + SOUND_LENGTH + " are the least to carry on with.");
         }
         if (!old.knownByLeavers().isEmpty()) {
-            reasons.add(String.join(", ", old.knownByLeavers()) + (old.knownByLeavers().size() == 1 ? " has" : " have") + " left and may still know the old password.");
+            reasons.add(String.join(", ", old.knownByLeavers()) + (old.knownByLeavers().size() == 1 ? " has" : " have")
+                    + " left and may still know the old password.");
         }
         if (canKeep && sound) {
             reasons.add("Give the new router the old name and the old password: every device comes back by itself.");
         }
-        List<Line> lines = devices.stream().sorted(Comparator.comparing(Device::done).thenComparing(device -> !device.hub()).thenComparing(device -> device.viaHub().isPresent())
-                .thenComparingDouble(device -> device.best().map(MethodOrder.Ranked::chance).orElse(0.0)).thenComparing(Device::name)).map(RejoinPlan::line).toList();
-        double minutes = lines.stream().filter(line -> !line.device().done()).mapToDouble(Line::minutes).sum() + MINUTES_A_THING * otherThings;
+        List<Line> lines = devices.stream()
+                .sorted(Comparator.comparing(Device::done).thenComparing(device -> !device.hub())
+                        .thenComparing(device -> device.viaHub().isPresent())
+                        .thenComparingDouble(device -> device.best().map(MethodOrder.Ranked::chance).orElse(0.0))
+                        .thenComparing(Device::name))
+                .map(RejoinPlan::line).toList();
+        double minutes
+                = lines.stream().filter(line -> !line.device().done()).mapToDouble(Line::minutes).sum() + MINUTES_A_THING * otherThings;
         return new RejoinPlan(canKeep, canKeep && sound, reasons, lines, otherThings, minutes);
     }
 
@@ -89,7 +97,8 @@ public record RejoinPlan(boolean canKeep, boolean shouldKeep, List<String> reaso
         if (device.viaHub().isPresent()) {
             return new Line(device, "follows when " + device.viaHub().get() + " is online again", 0);
         }
-        return new Line(device, device.best().map(best -> "by " + best.way().words()).orElse("by none of its ways here: see Ready"), device.expectedMinutes());
+        return new Line(device, device.best().map(best -> "by " + best.way().words()).orElse("by none of its ways here: see Ready"),
+                device.expectedMinutes());
     }
 
     public long done() {

@@ -52,10 +52,12 @@ public final class Removal {
         if (model.radio().viaHub()) {
             steps.add("Take it out at its hub too, or the hub keeps its place.");
         }
-        steps.add(model.recording().cardMaxGb() > 0 ? "Its card: wipe it in the device, or leave it with the household. What is on it is theirs."
+        steps.add(model.recording().cardMaxGb() > 0
+                ? "Its card: wipe it in the device, or leave it with the household. What is on it is theirs."
                 : "It holds no card; clips in its hub or its account stay until they run out.");
         if (to != To.ELSEWHERE) {
-            steps.add("Reset it, with the owner's word: " + lower(model.setUp().resets().isEmpty() ? model.setUp().reset() : model.setUp().resets().get(0).instruction()) + ".");
+            steps.add("Reset it, with the owner's word: "
+                    + lower(model.setUp().resets().isEmpty() ? model.setUp().reset() : model.setUp().resets().get(0).instruction()) + ".");
         }
         steps.add(to == To.BROKEN ? "Its pack and electronics go where such things are collected; a swollen pack is not carried in the van."
                 : "The sticker goes with it" + (to == To.GIVEN_AWAY ? ", its own password does not." : "."));
@@ -65,7 +67,8 @@ public final class Removal {
 
     /** What goes when a hub goes. @param cameras that join through it */
     public static String withHub(HubModel hub, List<String> cameras) {
-        return cameras.isEmpty() ? "No camera joins through the " + hub.fullName() + "." : "Taking the " + hub.fullName() + " out takes " + String.join(", ", cameras) + " out with it: every one of them has to be joined again.";
+        return cameras.isEmpty() ? "No camera joins through the " + hub.fullName() + "." : "Taking the " + hub.fullName() + " out takes "
+                + String.join(", ", cameras) + " out with it: every one of them has to be joined again.";
     }
 
     private static String lower(String sentence) {

@@ -16,13 +16,15 @@ import roofnest.core.catalogue.PhoneKind;
  * @param extras what the job asks for beside, before the power or after the naming
  * @param atPlace whether it is set up where it will hang, rather than beside the router
  */
-public record Setting(Joinable device, String networkName, PhoneKind phone, Optional<HubModel> hub, Optional<String> address, List<Extra> extras, boolean atPlace) {
+public record Setting(Joinable device, String networkName, PhoneKind phone, Optional<HubModel> hub, Optional<String> address,
+        List<Extra> extras, boolean atPlace) {
     public Setting {
         extras = List.copyOf(extras);
     }
 
     /** Beside the router. */
-    public Setting(Joinable device, String networkName, PhoneKind phone, Optional<HubModel> hub, Optional<String> address, List<Extra> extras) {
+    public Setting(Joinable device, String networkName, PhoneKind phone, Optional<HubModel> hub, Optional<String> address,
+            List<Extra> extras) {
         this(device, networkName, phone, hub, address, extras, false);
     }
 

@@ -72,9 +72,12 @@ public record StateBelief(List<Likely> likely, Optional<String> impossible) {
 
     private static String whose(Seen seen, List<Joinable> others) {
         String light = new Cue(seen.light(), seen.rhythm(), null).words().toLowerCase(java.util.Locale.ROOT);
-        return others.stream().filter(other -> Arrays.stream(DeviceState.values()).map(other.setUp()::cue).anyMatch(cue -> shows(cue, seen))).findFirst()
-                .map(other -> "That light does not exist on this model: “" + light + "” is one of the " + other.fullName() + ". Is it that one you are looking at?")
-                .orElse("That light does not exist on this model. Shade it and look once more for four seconds: a colour or a rhythm was taken for another.");
+        return others.stream()
+                .filter(other -> Arrays.stream(DeviceState.values()).map(other.setUp()::cue).anyMatch(cue -> shows(cue, seen))).findFirst()
+                .map(other -> "That light does not exist on this model: “" + light + "” is one of the " + other.fullName()
+                        + ". Is it that one you are looking at?")
+                .orElse("That light does not exist on this model. Shade it and look once more for four seconds: a colour or a "
+                        + "rhythm was taken for another.");
     }
 
     private static boolean shows(Cue cue, Seen seen) {
@@ -127,7 +130,8 @@ public record StateBelief(List<Likely> likely, Optional<String> impossible) {
     }
 
     private static double likelihood(Seen seen, Cue cue) {
-        double voice = seen.voice().isEmpty() ? cue.voice() == null ? 1 : VOICE_MISSED : seen.voice().get().equalsIgnoreCase(cue.voice()) ? 1 : VOICE_WRONG;
+        double voice = seen.voice().isEmpty() ? cue.voice() == null ? 1 : VOICE_MISSED
+                : seen.voice().get().equalsIgnoreCase(cue.voice()) ? 1 : VOICE_WRONG;
         if (shows(cue, seen)) {
             return SEEN_RIGHT * voice;
         }
@@ -138,13 +142,15 @@ public record StateBelief(List<Likely> likely, Optional<String> impossible) {
     }
 
     private static boolean alike(Cue.Light a, Cue.Light b) {
-        List<List<Cue.Light>> pairs = List.of(List.of(Cue.Light.WHITE, Cue.Light.AMBER), List.of(Cue.Light.AMBER, Cue.Light.RED), List.of(Cue.Light.GREEN, Cue.Light.BLUE), List.of(Cue.Light.WHITE, Cue.Light.BLUE));
+        List<List<Cue.Light>> pairs = List.of(List.of(Cue.Light.WHITE, Cue.Light.AMBER), List.of(Cue.Light.AMBER, Cue.Light.RED),
+                List.of(Cue.Light.GREEN, Cue.Light.BLUE), List.of(Cue.Light.WHITE, Cue.Light.BLUE));
         return pairs.stream().anyMatch(pair -> pair.contains(a) && pair.contains(b) && a != b);
     }
 
     private static List<Likely> normalised(Map<DeviceState, Double> weights) {
         double sum = weights.values().stream().mapToDouble(Double::doubleValue).sum();
-        return weights.entrySet().stream().map(entry -> new Likely(entry.getKey(), entry.getValue() / sum)).sorted(Comparator.comparingDouble(Likely::share).reversed()).toList();
+        return weights.entrySet().stream().map(entry -> new Likely(entry.getKey(), entry.getValue() / sum))
+                .sorted(Comparator.comparingDouble(Likely::share).reversed()).toList();
     }
 
     public DeviceState likeliest() {

@@ -43,7 +43,9 @@ public record Step(
     /** The same step, the answer of that sight leading elsewhere. */
     Step leading(Sight sight, String next) {
         List<Answer> led = answers.stream().map(answer -> answer.sight().filter(sight::equals).isEmpty() ? answer
-                : new Answer(answer.id(), answer.label(), answer.meaning(), answer.cue(), answer.state(), answer.sight(), next, answer.failure())).toList();
+                : new Answer(answer.id(), answer.label(), answer.meaning(), answer.cue(), answer.state(), answer.sight(), next,
+                        answer.failure()))
+                .toList();
         return new Step(id, title, instruction, expected, act, form, question, led, patience);
     }
 

@@ -30,13 +30,20 @@ public record Area(String id, String name, Kind kind, List<PlanPoint> outline, D
     }
 
     public enum Kind {
-        @JsonProperty("lawn") LAWN,
-        @JsonProperty("path") PATH,
-        @JsonProperty("steps") STEPS,
-        @JsonProperty("road") ROAD,
-        @JsonProperty("water") WATER,
-        @JsonProperty("private") PRIVATE,
-        @JsonProperty("neighbour") NEIGHBOUR;
+        @JsonProperty("lawn")
+        LAWN,
+        @JsonProperty("path")
+        PATH,
+        @JsonProperty("steps")
+        STEPS,
+        @JsonProperty("road")
+        ROAD,
+        @JsonProperty("water")
+        WATER,
+        @JsonProperty("private")
+        PRIVATE,
+        @JsonProperty("neighbour")
+        NEIGHBOUR;
 
         /** Whether a camera of this household has no business showing it. */
         public boolean offLimits() {

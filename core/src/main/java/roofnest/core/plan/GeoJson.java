@@ -88,7 +88,8 @@ public final class GeoJson {
             throw new DocumentRefused(List.of(new DocumentFault("", "This is not readable JSON: " + e.getOriginalMessage())));
         }
         if (!collection.path("type").asString("").equals("FeatureCollection") || !collection.path("roofnest").isObject()) {
-            throw new DocumentRefused(List.of(new DocumentFault("", "This is no GeoJSON feature collection with a “roofnest” member that names the plan.")));
+            throw new DocumentRefused(
+                    List.of(new DocumentFault("", "This is no GeoJSON feature collection with a “roofnest” member that names the plan.")));
         }
         ObjectNode document = ((ObjectNode) collection.get("roofnest")).deepCopy();
         document.remove("coordinates");

@@ -141,7 +141,10 @@ public record HousePlan(
     /** Least and greatest x and y of everything on the plan, metres: minX, minY, maxX, maxY. */
     public double[] extentM() {
         double[] box = {Double.MAX_VALUE, Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
-        walls.forEach(wall -> { stretch(box, wall.from()); stretch(box, wall.to()); });
+        walls.forEach(wall -> {
+            stretch(box, wall.from());
+            stretch(box, wall.to());
+        });
         areas.forEach(area -> area.outline().forEach(point -> stretch(box, point)));
         paths.forEach(path -> path.points().forEach(point -> stretch(box, point)));
         places.forEach(place -> stretch(box, place.at()));

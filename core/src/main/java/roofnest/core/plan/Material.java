@@ -8,22 +8,36 @@ import com.fasterxml.jackson.annotation.JsonProperty;
  * win over them.
  */
 public enum Material {
-    @JsonProperty("plasterboard") PLASTERBOARD("plasterboard on studs", 3, 4, false, 0.1),
-    @JsonProperty("timber") TIMBER("timber", 3, 5, false, 0.1),
-    @JsonProperty("glass") GLASS("plain glass", 2, 3, true, 0.02),
-    @JsonProperty("coated-glass") COATED_GLASS("coated glass", 9, 17, true, 0.02),
-    @JsonProperty("brick") BRICK("single brick", 6, 10, false, 0.11),
-    @JsonProperty("cavity-brick") CAVITY_BRICK("cavity brick", 10, 16, false, 0.3),
-    @JsonProperty("stone") STONE("stone", 14, 24, false, 0.4),
-    @JsonProperty("concrete") CONCRETE("concrete", 15, 24, false, 0.2),
-    @JsonProperty("metal") METAL("sheet metal", 24, 28, false, 0.02),
-    @JsonProperty("foil") FOIL("foil-backed insulation", 12, 18, false, 0.15),
-    @JsonProperty("hedge") HEDGE("hedge", 0.7, 1.2, false, 0.8),
-    @JsonProperty("open") OPEN("open", 0, 0, true, 0.1),
+    @JsonProperty("plasterboard")
+    PLASTERBOARD("plasterboard on studs", 3, 4, false, 0.1),
+    @JsonProperty("timber")
+    TIMBER("timber", 3, 5, false, 0.1),
+    @JsonProperty("glass")
+    GLASS("plain glass", 2, 3, true, 0.02),
+    @JsonProperty("coated-glass")
+    COATED_GLASS("coated glass", 9, 17, true, 0.02),
+    @JsonProperty("brick")
+    BRICK("single brick", 6, 10, false, 0.11),
+    @JsonProperty("cavity-brick")
+    CAVITY_BRICK("cavity brick", 10, 16, false, 0.3),
+    @JsonProperty("stone")
+    STONE("stone", 14, 24, false, 0.4),
+    @JsonProperty("concrete")
+    CONCRETE("concrete", 15, 24, false, 0.2),
+    @JsonProperty("metal")
+    METAL("sheet metal", 24, 28, false, 0.02),
+    @JsonProperty("foil")
+    FOIL("foil-backed insulation", 12, 18, false, 0.15),
+    @JsonProperty("hedge")
+    HEDGE("hedge", 0.7, 1.2, false, 0.8),
+    @JsonProperty("open")
+    OPEN("open", 0, 0, true, 0.1),
     /** Of trees; not a wall's. */
-    @JsonProperty("foliage") FOLIAGE("foliage", 0.7, 1.2, false, 2),
+    @JsonProperty("foliage")
+    FOLIAGE("foliage", 0.7, 1.2, false, 2),
     /** Of tanks; not a wall's. */
-    @JsonProperty("water-tank") WATER_TANK("water tank", 20, 30, false, 1);
+    @JsonProperty("water-tank")
+    WATER_TANK("water tank", 20, 30, false, 1);
 
     private final String words;
     private final double lossDb24;

@@ -12,9 +12,12 @@ import roofnest.core.lang.Require;
  */
 public record Opening(Kind kind, double atM, double widthM, double sillM, double headM, Material material) {
     public enum Kind {
-        @JsonProperty("door") DOOR,
-        @JsonProperty("window") WINDOW,
-        @JsonProperty("gap") GAP
+        @JsonProperty("door")
+        DOOR,
+        @JsonProperty("window")
+        WINDOW,
+        @JsonProperty("gap")
+        GAP
     }
 
     public Opening {

@@ -78,7 +78,8 @@ public sealed interface PlanEdit {
     /** @param index of the opening to change; absent to add one */
     record SetOpening(
             String id, Integer index, Opening.Kind kind, double atM, double widthM, double sillM, double headM, Material material)
-            implements PlanEdit {
+            implements
+                PlanEdit {
         @Override
         public String words() {
             return index == null ? "an opening added" : "an opening changed";

@@ -59,17 +59,20 @@ public final class PlanEdits {
         } else if (edit instanceof PlanEdit.RemoveOpening remove) {
             return replaceWall(remove.id(), wall -> List.of(withOpenings(wall, without(wall.openings(), remove.index()))));
         } else if (edit instanceof PlanEdit.AddArea add) {
-            return plan.withAreas(plus(plan.areas(), new Area(ids("area", plan.areas(), Area::id).get(), add.name(), add.kind(), add.outline())));
+            return plan.withAreas(
+                    plus(plan.areas(), new Area(ids("area", plan.areas(), Area::id).get(), add.name(), add.kind(), add.outline())));
         } else if (edit instanceof PlanEdit.SetArea set) {
-            return plan.withAreas(replaced(plan.areas(), area -> area.id().equals(set.id()), area -> new Area(area.id(), set.name(), set.kind(),
-                    area.outline(), set.heightM(), set.riseM() == 0 ? null : new Area.Slope(set.riseM(), set.uphillDeg()))));
+            return plan.withAreas(
+                    replaced(plan.areas(), area -> area.id().equals(set.id()), area -> new Area(area.id(), set.name(), set.kind(),
+                            area.outline(), set.heightM(), set.riseM() == 0 ? null : new Area.Slope(set.riseM(), set.uphillDeg()))));
         } else if (edit instanceof PlanEdit.AddPath add) {
             return plan.withPaths(plus(plan.paths(), new Walk(ids("path", plan.paths(), Walk::id).get(), add.name(), add.points())));
         } else if (edit instanceof PlanEdit.AddPlace add) {
             return plan.withPlaces(plus(plan.places(), new Place(ids("place", plan.places(), Place::id).get(), add.name(), add.at(),
                     new Ground(plan).heightM(add.at()))));
         } else if (edit instanceof PlanEdit.AddThing add) {
-            return plan.withThings(plus(plan.things(), new Thing(ids("thing", plan.things(), Thing::id).get(), add.name(), add.kind(), add.at(), add.heightM())));
+            return plan.withThings(plus(plan.things(),
+                    new Thing(ids("thing", plan.things(), Thing::id).get(), add.name(), add.kind(), add.at(), add.heightM())));
         } else if (edit instanceof PlanEdit.AddLabel add) {
             return plan.withLabels(plus(plan.labels(), new Label(add.text(), add.at(), add.storey())));
         }
@@ -104,9 +107,11 @@ public final class PlanEdits {
             PlanPoint from = add.points().get(i - 1);
             PlanPoint to = add.points().get(i);
             if (from.distanceM(to) < PlanSense.LEAST_WALL_M) {
-                throw new EditRefused(String.format(Locale.ROOT, "A wall of %.2f m is too short; draw at least %.2f m.", from.distanceM(to), PlanSense.LEAST_WALL_M));
+                throw new EditRefused(String.format(Locale.ROOT, "A wall of %.2f m is too short; draw at least %.2f m.", from.distanceM(to),
+                        PlanSense.LEAST_WALL_M));
             }
-            addWall(walls, new Wall(ids("wall", walls, Wall::id).get(), add.storey(), from, to, add.material(), add.thicknessM(), add.heightM(), List.of()));
+            addWall(walls, new Wall(ids("wall", walls, Wall::id).get(), add.storey(), from, to, add.material(), add.thicknessM(),
+                    add.heightM(), List.of()));
         }
         return plan.withWalls(walls);
     }
@@ -128,7 +133,8 @@ public final class PlanEdits {
         cuts.sort(Comparator.comparingDouble(added.from()::distanceM));
         for (int i = 1; i < cuts.size(); i++) {
             String id = i == 1 ? added.id() : ids("wall", walls, Wall::id).get();
-            walls.add(new Wall(id, added.storey(), cuts.get(i - 1), cuts.get(i), added.material(), added.thicknessM(), added.heightM(), List.of()));
+            walls.add(new Wall(id, added.storey(), cuts.get(i - 1), cuts.get(i), added.material(), added.thicknessM(), added.heightM(),
+                    List.of()));
         }
     }
 
@@ -142,7 +148,8 @@ public final class PlanEdits {
             if (opening.atM() + opening.widthM() <= atM + 1e-6) {
                 before.add(opening);
             } else if (opening.atM() >= atM - 1e-6) {
-                after.add(new Opening(opening.kind(), Math.max(0, opening.atM() - atM), opening.widthM(), opening.sillM(), opening.headM(), opening.material()));
+                after.add(new Opening(opening.kind(), Math.max(0, opening.atM() - atM), opening.widthM(), opening.sillM(), opening.headM(),
+                        opening.material()));
             } else {
                 throw new EditRefused("A " + opening.kind().name().toLowerCase(Locale.ROOT) + " is there; split the wall beside it.");
             }
@@ -166,14 +173,16 @@ public final class PlanEdits {
         List<Opening> openings = new ArrayList<>(a.openings());
         b.openings().forEach(opening -> openings.add(new Opening(
                 opening.kind(), a.lengthM() + opening.atM(), opening.widthM(), opening.sillM(), opening.headM(), opening.material())));
-        Wall joined = new Wall(first.id(), a.storey(), a.from(), b.to(), a.material(), a.thicknessM(), Math.max(a.heightM(), b.heightM()), openings);
+        Wall joined = new Wall(first.id(), a.storey(), a.from(), b.to(), a.material(), a.thicknessM(), Math.max(a.heightM(), b.heightM()),
+                openings);
         return plan.withWalls(plan.walls().stream().filter(wall -> !wall.id().equals(second.id()))
                 .map(wall -> wall.id().equals(first.id()) ? joined : wall).toList());
     }
 
     private static Wall reversed(Wall wall) {
         List<Opening> openings = wall.openings().stream()
-                .map(opening -> new Opening(opening.kind(), Math.max(0, wall.lengthM() - opening.atM() - opening.widthM()), opening.widthM(),
+                .map(opening -> new Opening(opening.kind(), Math.max(0, wall.lengthM() - opening.atM() - opening.widthM()),
+                        opening.widthM(),
                         opening.sillM(), opening.headM(), opening.material()))
                 .toList();
         return new Wall(wall.id(), wall.storey(), wall.to(), wall.from(), wall.material(), wall.thicknessM(), wall.heightM(), openings);
@@ -257,7 +266,8 @@ public final class PlanEdits {
 
     private HousePlan setNamed(PlanEdit.SetNamed set) throws EditRefused {
         if (plan.path(set.id()).isPresent()) {
-            return plan.withPaths(replaced(plan.paths(), path -> path.id().equals(set.id()), path -> new Walk(path.id(), set.name(), path.points())));
+            return plan.withPaths(
+                    replaced(plan.paths(), path -> path.id().equals(set.id()), path -> new Walk(path.id(), set.name(), path.points())));
         } else if (plan.place(set.id()).isPresent()) {
             return plan.withPlaces(replaced(plan.places(), place -> place.id().equals(set.id()), place -> new Place(
                     place.id(), set.name(), place.at(), set.heightM() == null ? place.groundM() : set.heightM())));
@@ -265,8 +275,10 @@ public final class PlanEdits {
             Label label = labelAt(set.id()).get();
             return plan.withLabels(replaced(plan.labels(), l -> l == label, l -> new Label(set.name(), l.at(), l.storey())));
         }
-        return plan.withThings(replaced(plan.things(), thing -> thing.id().equals(set.id()), thing -> new Thing(thing.id(), set.name(), thing.kind(),
-                thing.at(), set.heightM() == null ? thing.heightM() : set.heightM(), set.radiusM() == null ? thing.radiusM() : set.radiusM())));
+        return plan.withThings(replaced(plan.things(), thing -> thing.id().equals(set.id()),
+                thing -> new Thing(thing.id(), set.name(), thing.kind(),
+                        thing.at(), set.heightM() == null ? thing.heightM() : set.heightM(),
+                        set.radiusM() == null ? thing.radiusM() : set.radiusM())));
     }
 
     private HousePlan delete(String id) throws EditRefused {
@@ -299,12 +311,14 @@ public final class PlanEdits {
         List<Coordinate> corners = new ArrayList<>();
         for (Wall wall : plan.walls()) {
             if (wall.storey().equals(copied.id())) {
-                walls.add(new Wall(ids("wall", walls, Wall::id).get(), id, wall.from(), wall.to(), wall.material(), wall.thicknessM(), wall.heightM(), wall.openings()));
+                walls.add(new Wall(ids("wall", walls, Wall::id).get(), id, wall.from(), wall.to(), wall.material(), wall.thicknessM(),
+                        wall.heightM(), wall.openings()));
                 corners.add(Segments.coordinate(wall.from()));
                 corners.add(Segments.coordinate(wall.to()));
             }
         }
-        Storey storey = new Storey(id, duplicate.name(), topM + SLAB_M, copied.heightM(), copied.slab().isEmpty() ? hull(corners) : copied.slab());
+        Storey storey = new Storey(id, duplicate.name(), topM + SLAB_M, copied.heightM(),
+                copied.slab().isEmpty() ? hull(corners) : copied.slab());
         return plan.withStoreys(plus(plan.storeys(), storey)).withWalls(walls);
     }
 
@@ -374,7 +388,7 @@ public final class PlanEdits {
     /** The first free id of a kind: {@code wall-7}. */
     private static <T> IdSource ids(String kind, List<T> items, Function<T, String> id, String... taken) {
         return () -> {
-            for (int n = items.size() + 1; ; n++) {
+            for (int n = items.size() + 1;; n++) {
                 String candidate = kind + "-" + n;
                 boolean free = items.stream().noneMatch(item -> id.apply(item).equals(candidate)) && !List.of(taken).contains(candidate);
                 if (free) {

@@ -33,7 +33,8 @@ public final class RaysFrom {
         int[][] found = new int[SECTORS][8];
         int[] lengths = new int[SECTORS];
         // Taken nearest first, so that every sector's own list is in that order.
-        for (int i : IntStream.range(0, count).boxed().sorted(Comparator.comparingDouble(i -> nearestM[i])).mapToInt(Integer::intValue).toArray()) {
+        for (int i : IntStream.range(0, count).boxed().sorted(Comparator.comparingDouble(i -> nearestM[i])).mapToInt(Integer::intValue)
+                .toArray()) {
             double[] arc = crossings.arc(i, xM, yM);
             int first = (int) Math.floor((arc[0] - EDGE_QUARTERS) * SECTORS / 4);
             int last = (int) Math.floor((arc[1] + EDGE_QUARTERS) * SECTORS / 4);

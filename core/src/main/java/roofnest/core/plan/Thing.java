@@ -15,15 +15,24 @@ public record Thing(String id, String name, Kind kind, PlanPoint at, double heig
     private static final double CROWN_FROM_M = 1.8;
 
     public enum Kind {
-        @JsonProperty("router") ROUTER,
-        @JsonProperty("hub") HUB,
-        @JsonProperty("access-point") ACCESS_POINT,
-        @JsonProperty("socket") SOCKET,
-        @JsonProperty("vent") VENT,
-        @JsonProperty("heater") HEATER,
-        @JsonProperty("tree") TREE,
-        @JsonProperty("tank") TANK,
-        @JsonProperty("light") LIGHT;
+        @JsonProperty("router")
+        ROUTER,
+        @JsonProperty("hub")
+        HUB,
+        @JsonProperty("access-point")
+        ACCESS_POINT,
+        @JsonProperty("socket")
+        SOCKET,
+        @JsonProperty("vent")
+        VENT,
+        @JsonProperty("heater")
+        HEATER,
+        @JsonProperty("tree")
+        TREE,
+        @JsonProperty("tank")
+        TANK,
+        @JsonProperty("light")
+        LIGHT;
 
         /** Whether it stands in the way of rays. */
         public boolean round() {

@@ -49,7 +49,8 @@ public record Wall(
         double heading = from.headingToDeg(to);
         double left = (to.xM() - from.xM()) * (point.yM() - from.yM()) - (to.yM() - from.yM()) * (point.xM() - from.xM());
         double aside = left > 0 ? heading - 90 : heading + 90;
-        return new Wall(id, storey, from.towards(aside, thicknessM / 2), to.towards(aside, thicknessM / 2), material, thicknessM, heightM, openings);
+        return new Wall(id, storey, from.towards(aside, thicknessM / 2), to.towards(aside, thicknessM / 2), material, thicknessM, heightM,
+                openings);
     }
 
     /** Whether a point of the plan lies inside its thickness. */

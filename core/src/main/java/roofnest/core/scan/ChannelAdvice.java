@@ -37,11 +37,14 @@ public record ChannelAdvice(OptionalInt own, int best, double gainDb, List<Score
     /** @param ownName whose radios are the house's own, and so do not count against a channel */
     public static ChannelAdvice of(List<HeardNetwork> heard, String ownName) {
         OptionalInt own = heard.stream().filter(network -> network.band() == Band.GHZ_2_4 && network.name().equals(ownName))
-                .max(Comparator.comparingDouble(HeardNetwork::rssiDbm)).map(network -> OptionalInt.of(network.channel())).orElse(OptionalInt.empty());
-        List<HeardNetwork> others = heard.stream().filter(network -> network.band() == Band.GHZ_2_4 && !network.name().equals(ownName)).toList();
+                .max(Comparator.comparingDouble(HeardNetwork::rssiDbm)).map(network -> OptionalInt.of(network.channel()))
+                .orElse(OptionalInt.empty());
+        List<HeardNetwork> others
+                = heard.stream().filter(network -> network.band() == Band.GHZ_2_4 && !network.name().equals(ownName)).toList();
         List<Score> scores = IntStream.concat(NON_OVERLAPPING.stream().mapToInt(Integer::intValue), own.stream())
                 .sorted().distinct().mapToObj(channel -> score(channel, others)).toList();
-        Score best = scores.stream().filter(score -> NON_OVERLAPPING.contains(score.channel())).min(Comparator.comparingDouble(Score::othersDbm)).orElseThrow();
+        Score best = scores.stream().filter(score -> NON_OVERLAPPING.contains(score.channel()))
+                .min(Comparator.comparingDouble(Score::othersDbm)).orElseThrow();
         double gain = own.isEmpty() ? 0 : Math.max(0, of(scores, own.getAsInt()).othersDbm() - best.othersDbm());
         return new ChannelAdvice(own, best.channel(), gain, scores);
     }
@@ -87,10 +90,12 @@ public record ChannelAdvice(OptionalInt own, int best, double gainDb, List<Score
             return "The scan did not hear the house's own name at 2.4 GHz. Of 1, 6 and 11 the quietest is channel " + best + ".";
         }
         if (change()) {
-            return "Channel " + best + " is " + Numbers.fixed(gainDb, 0) + " dB quieter than channel " + own.getAsInt() + ". The change makes every device rejoin by itself, once.";
+            return "Channel " + best + " is " + Numbers.fixed(gainDb, 0) + " dB quieter than channel " + own.getAsInt()
+                    + ". The change makes every device rejoin by itself, once.";
         }
         return own.getAsInt() == best || gainDb == 0 ? "Leave channel " + own.getAsInt() + ": none is quieter."
-                : "Leave channel " + own.getAsInt() + ": channel " + best + " would gain only " + Numbers.fixed(gainDb, 1) + " dB, not worth a change under " + Numbers.fixed(WORTH_DB, 0) + " dB.";
+                : "Leave channel " + own.getAsInt() + ": channel " + best + " would gain only " + Numbers.fixed(gainDb, 1)
+                        + " dB, not worth a change under " + Numbers.fixed(WORTH_DB, 0) + " dB.";
     }
 
     /** How busy neighbours keep a channel, where a radio there said so. */

@@ -56,8 +56,9 @@ record Columns(List<Role> roles) {
         }
         String name = cell(cells, Role.NAME);
         Optional<WifiSecurity> security = of(Role.SECURITY) < 0 ? Optional.empty() : Values.security(cell(cells, Role.SECURITY));
-        return Optional.of(new HeardNetwork(name.equals("--") ? "" : Values.unescaped(name), Values.mac(mac), dbm.getAsDouble(), channel.getAsInt(),
-                Channels.band(channel.getAsInt()), HeardNetwork.Second.NONE, security, Optional.empty()));
+        return Optional.of(
+                new HeardNetwork(name.equals("--") ? "" : Values.unescaped(name), Values.mac(mac), dbm.getAsDouble(), channel.getAsInt(),
+                        Channels.band(channel.getAsInt()), HeardNetwork.Second.NONE, security, Optional.empty()));
     }
 
     private OptionalInt channel(List<String> cells) {
@@ -67,7 +68,8 @@ record Columns(List<Role> roles) {
             return Channels.ofMhz(given < 10 ? given * 1000 : given);
         }
         OptionalDouble channel = Values.number(cell(cells, Role.CHANNEL));
-        return channel.isPresent() && Channels.exists((int) channel.getAsDouble()) ? OptionalInt.of((int) channel.getAsDouble()) : OptionalInt.empty();
+        return channel.isPresent() && Channels.exists((int) channel.getAsDouble()) ? OptionalInt.of((int) channel.getAsDouble())
+                : OptionalInt.empty();
     }
 
     private String cell(List<String> cells, Role role) {

@@ -46,7 +46,8 @@ final class Findings {
             switch (uses[i]) {
                 case READ -> read++;
                 case PASSED_OVER -> passedOver++;
-                case NONE -> unread.add(new Scan.Unread(i + 1, line.length() > ScanText.SHOWN_CHARACTERS ? line.substring(0, ScanText.SHOWN_CHARACTERS) + "…" : line));
+                case NONE -> unread.add(new Scan.Unread(i + 1,
+                        line.length() > ScanText.SHOWN_CHARACTERS ? line.substring(0, ScanText.SHOWN_CHARACTERS) + "…" : line));
             }
         }
         return new Scan(source, heard, unread, read, passedOver);

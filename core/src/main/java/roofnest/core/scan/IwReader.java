@@ -92,7 +92,8 @@ final class IwReader implements ScanReader {
             case "RSN", "WPA" -> block.security.append(section.equals("RSN") ? " WPA2 " : " WPA ");
             case "RSN/Authentication suites" -> suites(block, value);
             case "capability" -> block.privacy = value.contains("Privacy");
-            case "BSS Load/channel utilisation" -> Values.number(value).ifPresent(busy -> block.utilisation = Optional.of(Math.min(1, Math.max(0, busy / 255))));
+            case "BSS Load/channel utilisation" ->
+                Values.number(value).ifPresent(busy -> block.utilisation = Optional.of(Math.min(1, Math.max(0, busy / 255))));
             default -> {
                 return false;
             }
@@ -125,7 +126,9 @@ final class IwReader implements ScanReader {
             return;
         }
         int channel = block.channel.getAsInt();
-        Optional<WifiSecurity> security = block.security.isEmpty() && block.privacy ? Optional.empty() : Values.security(block.security.toString());
-        findings.heard(new HeardNetwork(block.name, block.bssid, block.dbm.getAsDouble(), channel, Channels.band(channel), block.second, security, block.utilisation));
+        Optional<WifiSecurity> security
+                = block.security.isEmpty() && block.privacy ? Optional.empty() : Values.security(block.security.toString());
+        findings.heard(new HeardNetwork(block.name, block.bssid, block.dbm.getAsDouble(), channel, Channels.band(channel), block.second,
+                security, block.utilisation));
     }
 }

@@ -76,7 +76,8 @@ final class NetshReader implements ScanReader {
                 } else if (radio != null && radio.dbm.isEmpty() && PERCENT.matcher(value).matches()) {
                     radio.dbm = Values.dbm(value);
                     findings.read(i);
-                } else if (radio != null && radio.dbm.isPresent() && radio.channel == 0 && BARE.matcher(value).matches() && Channels.exists(Integer.parseInt(value))) {
+                } else if (radio != null && radio.dbm.isPresent() && radio.channel == 0 && BARE.matcher(value).matches()
+                        && Channels.exists(Integer.parseInt(value))) {
                     radio.channel = Integer.parseInt(value);
                     findings.read(i);
                 } else {
@@ -95,6 +96,7 @@ final class NetshReader implements ScanReader {
             findings.notUnderstood(radio.line);
             return;
         }
-        findings.heard(new HeardNetwork(name, radio.bssid, radio.dbm.getAsDouble(), radio.channel, Channels.band(radio.channel), HeardNetwork.Second.NONE, security, Optional.empty()));
+        findings.heard(new HeardNetwork(name, radio.bssid, radio.dbm.getAsDouble(), radio.channel, Channels.band(radio.channel),
+                HeardNetwork.Second.NONE, security, Optional.empty()));
     }
 }

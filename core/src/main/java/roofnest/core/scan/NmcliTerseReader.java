@@ -19,11 +19,13 @@ import org.apache.commons.csv.CSVRecord;
  * lists them.
  */
 final class NmcliTerseReader implements ScanReader {
-    private static final CSVFormat FORMAT = CSVFormat.Builder.create().setDelimiter(':').setEscape('\\').setQuote(null).setRecordSeparator('\n').get();
+    private static final CSVFormat FORMAT
+            = CSVFormat.Builder.create().setDelimiter(':').setEscape('\\').setQuote(null).setRecordSeparator('\n').get();
     private static final Pattern MHZ = Pattern.compile("\\d{4} MHz");
     private static final Pattern WHOLE = Pattern.compile("\\d{1,3}");
     private static final Pattern SECURITY = Pattern.compile("(WPA\\d?|WEP|802\\.1X|--|OWE)( (WPA\\d?|WEP|802\\.1X))*");
-    private static final Pattern KNOWN = Pattern.compile("\\*?|Infra|Ad-Hoc|Mesh|AP|[\u2581-\u2588_* ]+|\\d+ Mbit/s|\\d+,\\d+ Mbit/s|\\d+ MHz");
+    private static final Pattern KNOWN
+            = Pattern.compile("\\*?|Infra|Ad-Hoc|Mesh|AP|[\u2581-\u2588_* ]+|\\d+ Mbit/s|\\d+,\\d+ Mbit/s|\\d+ MHz");
     private static final int LOOKED_AT = 50;
     private static final double MOST_EXCEPTIONS = 0.2;
 

@@ -12,7 +12,8 @@ public final class ScanText {
     /** Longer lines are shown cut off at this many characters. */
     static final int SHOWN_CHARACTERS = 200;
 
-    private static final List<ScanReader> READERS = List.of(new IwReader(), new NetshReader(), new NmcliTableReader(), new CsvReader(), new NmcliTerseReader());
+    private static final List<ScanReader> READERS
+            = List.of(new IwReader(), new NetshReader(), new NmcliTableReader(), new CsvReader(), new NmcliTerseReader());
 
     private ScanText() {}
 

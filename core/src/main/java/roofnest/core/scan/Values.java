@@ -27,7 +27,8 @@ final class Values {
     /** The first number of a text, with point or comma. */
     static OptionalDouble number(String text) {
         Matcher matcher = NUMBER.matcher(text);
-        return matcher.find() ? OptionalDouble.of(Double.parseDouble(matcher.group().replace(',', '.').replace('\u2212', '-'))) : OptionalDouble.empty();
+        return matcher.find() ? OptionalDouble.of(Double.parseDouble(matcher.group().replace(',', '.').replace('\u2212', '-')))
+                : OptionalDouble.empty();
     }
 
     /**
@@ -91,6 +92,7 @@ final class Values {
         if (older) {
             return Optional.of(WifiSecurity.WPA2);
         }
-        return upper.isBlank() || upper.equals("--") || upper.equals("OPEN") || upper.equals("NONE") ? Optional.of(WifiSecurity.OPEN) : Optional.empty();
+        return upper.isBlank() || upper.equals("--") || upper.equals("OPEN") || upper.equals("NONE") ? Optional.of(WifiSecurity.OPEN)
+                : Optional.empty();
     }
 }

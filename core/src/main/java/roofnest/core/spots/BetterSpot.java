@@ -99,10 +99,12 @@ public final class BetterSpot {
             boolean apart = suggestions.stream().allMatch(other -> other.pose().onPlan().distanceM(pose.onPlan()) >= APART_M);
             if (apart && suggestions.size() < SUGGESTED) {
                 suggestions.add(new Suggestion(pose, scored.posed().mount().on(), changes(now, scored.judgement()),
-                        Costs.of(house, camera.model(), pose, alone(judge, facts, camera.withPose(pose)), facts), pose.onPlan().distanceM(camera.pose().onPlan())));
+                        Costs.of(house, camera.model(), pose, alone(judge, facts, camera.withPose(pose)), facts),
+                        pose.onPlan().distanceM(camera.pose().onPlan())));
             }
         }
-        return new Outcome(suggestions, candidates.size(), Costs.of(house, camera.model(), camera.pose(), alone(judge, facts, camera), facts));
+        return new Outcome(suggestions, candidates.size(),
+                Costs.of(house, camera.model(), camera.pose(), alone(judge, facts, camera), facts));
     }
 
     private static Judgement alone(HouseholdJudge judge, HouseholdFacts facts, Camera camera) {

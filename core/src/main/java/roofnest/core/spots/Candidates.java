@@ -71,7 +71,8 @@ final class Candidates {
 
     private Optional<Aim> aim(Promise promise) {
         if (promise instanceof Promise.MakeOut makeOut) {
-            return house.plan().place(makeOut.placeId()).map((Place place) -> new Aim(place.at(), place.groundM(), makeOut.level(), makeOut.light().coversNight()));
+            return house.plan().place(makeOut.placeId())
+                    .map((Place place) -> new Aim(place.at(), place.groundM(), makeOut.level(), makeOut.light().coversNight()));
         }
         if (promise instanceof Promise.RecordedBefore before) {
             Optional<Walk> path = house.plan().path(before.pathId());
@@ -108,7 +109,8 @@ final class Candidates {
         Map<String, List<Posed>> stretches = new LinkedHashMap<>();
         for (Mount mount : Mount.on(house.plan())) {
             RaysFrom from = rays.computeIfAbsent(mount.at(), at -> house.crossings().from(at.xM(), at.yM()));
-            String stretch = Math.floor(mount.at().xM() / STRETCH_M) + "/" + Math.floor(mount.at().yM() / STRETCH_M) + "/" + mount.outwardDeg();
+            String stretch
+                    = Math.floor(mount.at().xM() / STRETCH_M) + "/" + Math.floor(mount.at().yM() / STRETCH_M) + "/" + mount.outwardDeg();
             for (CameraPose pose : poses(mount, from)) {
                 Posed posed = new Posed(mount, pose, shares(new Eye(from, model.lens(), pose)));
                 if (posed.worth() > 0) {
@@ -123,10 +125,12 @@ final class Candidates {
     /** Straight at each aim in clear sight, and between each two of them that fit into one picture. */
     private List<CameraPose> poses(Mount mount, RaysFrom from) {
         List<CameraPose> poses = new ArrayList<>();
-        List<Aim> clear = aims.stream().filter(aim -> from.inSight(mount.heightM(), aim.at().xM(), aim.at().yM(), aim.groundM() + Place.FACE_M)).toList();
+        List<Aim> clear = aims.stream()
+                .filter(aim -> from.inSight(mount.heightM(), aim.at().xM(), aim.at().yM(), aim.groundM() + Place.FACE_M)).toList();
         for (int i = 0; i < clear.size(); i++) {
             for (double share : OFF_MIDDLE_SHARES) {
-                add(poses, mount, mount.at().headingToDeg(clear.get(i).at()) + share * model.lens().hfovDeg(), tiltDeg(mount, clear.get(i)));
+                add(poses, mount, mount.at().headingToDeg(clear.get(i).at()) + share * model.lens().hfovDeg(),
+                        tiltDeg(mount, clear.get(i)));
             }
             for (int j = i + 1; j < clear.size(); j++) {
                 double one = mount.at().headingToDeg(clear.get(i).at());

@@ -50,15 +50,16 @@ public final class FewestCameras {
 
     public static Outcome of(HouseholdJudge judge, HouseholdFacts facts, DeviceModel model) {
         var house = judge.house().orElseThrow(() -> new IllegalArgumentException("fewest cameras need a plan"));
-        List<Promise> seen = facts.written().stream().filter(p -> p instanceof Promise.MakeOut || p instanceof Promise.RecordedBefore).toList();
+        List<Promise> seen
+                = facts.written().stream().filter(p -> p instanceof Promise.MakeOut || p instanceof Promise.RecordedBefore).toList();
         Map<PromiseKey, String> wording = new LinkedHashMap<>();
         judge.again(facts.withCameras(List.of())).promises().forEach(judged -> wording.put(judged.promise().key(), judged.wording()));
         List<Candidates.Posed> candidates = new Candidates(house, model, seen).best(JUDGED);
         // Of poses that cover the same, only the cheapest can matter.
         Map<Set<Integer>, Option> options = new LinkedHashMap<>();
         for (Candidates.Posed candidate : candidates) {
-            option(judge, facts, model, seen, candidate).ifPresent(option ->
-                    options.merge(option.covers(), option, (a, b) -> a.cost() <= b.cost() ? a : b));
+            option(judge, facts, model, seen, candidate)
+                    .ifPresent(option -> options.merge(option.covers(), option, (a, b) -> a.cost() <= b.cost() ? a : b));
         }
         List<Option> kept = new ArrayList<>(options.values());
         kept.sort(Comparator.comparing(option -> option.posed().pose().toString()));
@@ -70,7 +71,8 @@ public final class FewestCameras {
                 hopeless.add(wording.get(seen.get(i).key()));
             }
         }
-        SetCover.Answer answer = SetCover.solve(coverable, kept.stream().map(option -> new SetCover.Choice(option.covers(), option.cost())).toList());
+        SetCover.Answer answer
+                = SetCover.solve(coverable, kept.stream().map(option -> new SetCover.Choice(option.covers(), option.cost())).toList());
         List<Hung> hung = answer.chosen().stream().map(kept::get).map(option -> new Hung(option.posed().pose(), option.posed().mount().on(),
                 option.covers().stream().map(i -> wording.get(seen.get(i).key())).toList())).toList();
         return new Outcome(hung, answer.proved(), hopeless, candidates.size(), seen.size());
@@ -78,7 +80,8 @@ public final class FewestCameras {
 
     private static Optional<Option> option(
             HouseholdJudge judge, HouseholdFacts facts, DeviceModel model, List<Promise> seen, Candidates.Posed candidate) {
-        Camera camera = new Camera(1, "candidate", model, candidate.pose(), Set.of(), Camera.Settings.DEFAULT, false, false, false, Optional.empty());
+        Camera camera = new Camera(1, "candidate", model, candidate.pose(), Set.of(), Camera.Settings.DEFAULT, false, false, false,
+                Optional.empty());
         Camera masked = camera.withMasked(judge.cellsShowing(facts, camera));
         Judgement alone = judge.again(facts.withCameras(List.of(masked)));
         Set<Integer> covers = new TreeSet<>();
@@ -86,8 +89,9 @@ public final class FewestCameras {
         for (Judged judged : alone.promises()) {
             Standing standing = judged.finding().standing();
             Promise promise = judged.promise();
-            boolean own = promise instanceof Promise.NeverShows || promise instanceof Promise.HoldsLink || promise instanceof Promise.ClearLens
-                    || promise instanceof Promise.OutOfReach;
+            boolean own
+                    = promise instanceof Promise.NeverShows || promise instanceof Promise.HoldsLink || promise instanceof Promise.ClearLens
+                            || promise instanceof Promise.OutOfReach;
             if (own && standing == Standing.BROKEN) {
                 return Optional.empty();
             }

@@ -56,7 +56,8 @@ record Mount(String on, PlanPoint at, double heightM, double outwardDeg, boolean
                     continue;
                 }
                 for (double height : HEIGHTS_M) {
-                    boolean there = height >= base && height <= base + wall.heightM() && wall.materialAt(along, height - base) == wall.material();
+                    boolean there
+                            = height >= base && height <= base + wall.heightM() && wall.materialAt(along, height - base) == wall.material();
                     if (there) {
                         mounts.add(new Mount(on, at, height, (heading + side) % 360, false));
                     }
@@ -72,7 +73,8 @@ record Mount(String on, PlanPoint at, double heightM, double outwardDeg, boolean
             PlanPoint b = storey.slab().get((i + 1) % storey.slab().size());
             for (double along = STEP_M / 2; along < a.distanceM(b); along += STEP_M) {
                 PlanPoint at = a.towards(a.headingToDeg(b), along);
-                if (free(plan, at) && plan.walls().stream().allMatch(wall -> Segments.distanceM(at, wall.from(), wall.to()) > wall.thicknessM() / 2 + ARM_M)) {
+                if (free(plan, at) && plan.walls().stream()
+                        .allMatch(wall -> Segments.distanceM(at, wall.from(), wall.to()) > wall.thicknessM() / 2 + ARM_M)) {
                     mounts.add(new Mount("underside of " + storey.name().toLowerCase(Locale.ROOT), at, height, 0, true));
                 }
             }

@@ -103,7 +103,8 @@ public final class SetCover {
             if (status != CpSolverStatus.OPTIMAL && status != CpSolverStatus.FEASIBLE) {
                 throw new IllegalStateException("set cover ended as " + status);
             }
-            List<Integer> chosen = IntStream.range(0, take.length).filter(k -> solver.booleanValue(take[k])).mapToObj(offered::get).toList();
+            List<Integer> chosen
+                    = IntStream.range(0, take.length).filter(k -> solver.booleanValue(take[k])).mapToObj(offered::get).toList();
             return new Found(chosen, status == CpSolverStatus.OPTIMAL);
         }
     }

@@ -149,7 +149,8 @@ public final class CameraPicture {
         double radius = HEAD_RADIUS_M * Math.max(0.85, scale);
         int lit = lit(figure.feet());
         project(PictureShape.Kind.BODY, figure.name(), 0, lit, body).ifPresent(shapes::add);
-        project(PictureShape.Kind.HEAD, figure.name(), 0, lit, ellipse(figure.feet(), side, radius, figure.heightM() - radius, radius)).ifPresent(shapes::add);
+        project(PictureShape.Kind.HEAD, figure.name(), 0, lit, ellipse(figure.feet(), side, radius, figure.heightM() - radius, radius))
+                .ifPresent(shapes::add);
     }
 
     private void round(List<PictureShape> shapes, Thing thing) {
@@ -171,7 +172,8 @@ public final class CameraPicture {
     }
 
     private static List<SpacePoint> upright(SpacePoint foot, double[] side, double halfM, double heightM) {
-        return List.of(beside(foot, side, -halfM, 0), beside(foot, side, halfM, 0), beside(foot, side, halfM, heightM), beside(foot, side, -halfM, heightM));
+        return List.of(beside(foot, side, -halfM, 0), beside(foot, side, halfM, 0), beside(foot, side, halfM, heightM),
+                beside(foot, side, -halfM, heightM));
     }
 
     private static List<SpacePoint> ellipse(SpacePoint foot, double[] side, double halfWidthM, double middleM, double halfHeightM) {

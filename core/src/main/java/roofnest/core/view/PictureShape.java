@@ -12,7 +12,8 @@ import java.util.List;
  */
 public record PictureShape(Kind kind, String name, int shade, int lit, List<Projection.Pixel> outline) {
     public enum Kind {
-        GROUND, LAWN, PATH, STEPS, ROAD, WATER, OFF_LIMITS, WALL, METAL_WALL, DOOR, GLASS, HEDGE, LIGHT, BANK, CEILING, TRUNK, FOLIAGE, TANK,
+        GROUND, LAWN, PATH, STEPS, ROAD, WATER, OFF_LIMITS, WALL, METAL_WALL, DOOR, GLASS, HEDGE, LIGHT, BANK, CEILING, TRUNK, FOLIAGE,
+        TANK,
         BODY, HEAD
     }
 

@@ -75,7 +75,8 @@ public final class Scene {
         List<Level> levels = new ArrayList<>();
         plan.walls().forEach(wall -> wall(facets, wall));
         for (Area area : plan.areas()) {
-            Level top = new Level(area.outline().stream().map(point -> SpacePoint.at(point, area.groundM(point))).toList(), kind(area.kind()), area.name());
+            Level top = new Level(area.outline().stream().map(point -> SpacePoint.at(point, area.groundM(point))).toList(),
+                    kind(area.kind()), area.name());
             if (area.raised() && top.heightM() > LEAST_RISE_M) {
                 levels.add(top);
                 banks(facets, area);
@@ -85,7 +86,8 @@ public final class Scene {
         }
         for (Storey storey : plan.storeys()) {
             if (storey.slab().size() >= 3 && storey.floorM() > LEAST_RISE_M) {
-                levels.add(new Level(storey.slab().stream().map(point -> SpacePoint.at(point, storey.floorM())).toList(), PictureShape.Kind.CEILING, ""));
+                levels.add(new Level(storey.slab().stream().map(point -> SpacePoint.at(point, storey.floorM())).toList(),
+                        PictureShape.Kind.CEILING, ""));
             }
         }
         root = cut(facets);
@@ -106,12 +108,14 @@ public final class Scene {
      *
      * @param standing what stands in the scene besides the plan, by where it stands
      */
-    <T> void farToNear(SpacePoint eye, Map<T, PlanPoint> standing, Consumer<Facet> facet, Consumer<Level> level, BiConsumer<T, Double> stander) {
+    <T> void farToNear(SpacePoint eye, Map<T, PlanPoint> standing, Consumer<Facet> facet, Consumer<Level> level,
+            BiConsumer<T, Double> stander) {
         paint(root, eye, new ArrayList<>(standing.entrySet()), facet, level, stander);
     }
 
     private <T> void paint(
-            Cell cell, SpacePoint eye, List<Map.Entry<T, PlanPoint>> standing, Consumer<Facet> facet, Consumer<Level> level, BiConsumer<T, Double> stander) {
+            Cell cell, SpacePoint eye, List<Map.Entry<T, PlanPoint>> standing, Consumer<Facet> facet, Consumer<Level> level,
+            BiConsumer<T, Double> stander) {
         if (cell == null) {
             return;
         }
@@ -222,7 +226,8 @@ public final class Scene {
             }
             if (sideA * sideB < 0) {
                 double share = sideA / (sideA - sideB);
-                kept.add(new SpacePoint(a.xM() + share * (b.xM() - a.xM()), a.yM() + share * (b.yM() - a.yM()), a.zM() + share * (b.zM() - a.zM())));
+                kept.add(new SpacePoint(a.xM() + share * (b.xM() - a.xM()), a.yM() + share * (b.yM() - a.yM()),
+                        a.zM() + share * (b.zM() - a.zM())));
             }
         }
         return new Level(kept, level.kind(), level.name());
@@ -274,7 +279,8 @@ public final class Scene {
             PlanPoint a = area.outline().get(i);
             PlanPoint b = area.outline().get((i + 1) % area.outline().size());
             if (a.distanceM(b) > 1e-6 && (area.groundM(a) > LEAST_RISE_M || area.groundM(b) > LEAST_RISE_M)) {
-                facets.add(new Facet(a, b, 0, 0, area.groundM(a), area.groundM(b), PictureShape.Kind.BANK, (int) (a.headingToDeg(b) % 180 / 60)));
+                facets.add(new Facet(a, b, 0, 0, area.groundM(a), area.groundM(b), PictureShape.Kind.BANK,
+                        (int) (a.headingToDeg(b) % 180 / 60)));
             }
         }
     }

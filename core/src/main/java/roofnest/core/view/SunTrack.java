@@ -76,7 +76,8 @@ public final class SunTrack {
         }
         int[] minutes = new int[12];
         for (Month month : Month.values()) {
-            minutes[month.ordinal()] = Math.round((float) seen[month.ordinal()] * MINUTE_STEP * month.length(false) / daysLooked.get(month));
+            minutes[month.ordinal()]
+                    = Math.round((float) seen[month.ordinal()] * MINUTE_STEP * month.length(false) / daysLooked.get(month));
         }
         return minutes;
     }

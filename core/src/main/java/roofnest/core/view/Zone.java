@@ -82,7 +82,8 @@ public record Zone(String name, List<Corner> corners) {
             int pieces = Math.max(1, (int) Math.ceil(Math.hypot(b.x() - a.x(), b.y() - a.y()) / PIECE_PX));
             for (int piece = 0; piece < pieces; piece++) {
                 double share = piece / (double) pieces;
-                onGround(projection, new Projection.Pixel(a.x() + share * (b.x() - a.x()), a.y() + share * (b.y() - a.y()))).ifPresent(ground::add);
+                onGround(projection, new Projection.Pixel(a.x() + share * (b.x() - a.x()), a.y() + share * (b.y() - a.y())))
+                        .ifPresent(ground::add);
             }
         }
         return ground.size() < 3 ? List.of() : ground;
@@ -104,7 +105,8 @@ public record Zone(String name, List<Corner> corners) {
 
     /** The zone that an outline on level ground is in the picture; empty when it is outside the frame or behind the lens. */
     public static Optional<Zone> fromPlan(String name, List<PlanPoint> outline, Projection projection) {
-        List<Projection.Pixel> pixels = new OutlineProjector(projection).project(outline.stream().map(point -> SpacePoint.at(point, 0)).toList());
+        List<Projection.Pixel> pixels
+                = new OutlineProjector(projection).project(outline.stream().map(point -> SpacePoint.at(point, 0)).toList());
         if (pixels.size() < 3) {
             return Optional.empty();
         }

@@ -23,7 +23,8 @@ import roofnest.core.lang.Require;
  * @param finishMinute expected, of the whole visit
  * @param plannedFinishMinute as it was planned at the beginning
  */
-public record Day(List<Task> inHand, List<Running> byItself, List<Task> now, List<Timeline.Placed> left, int finishMinute, int plannedFinishMinute) {
+public record Day(List<Task> inHand, List<Running> byItself, List<Task> now, List<Timeline.Placed> left, int finishMinute,
+        int plannedFinishMinute) {
     private static final String HANDS = " hands";
 
     public Day {
@@ -47,7 +48,8 @@ public record Day(List<Task> inHand, List<Running> byItself, List<Task> now, Lis
         public static final Mark UNTOUCHED = new Mark(Optional.empty(), Optional.empty(), Optional.empty());
 
         public Mark {
-            if (handsOff.isPresent() && begun.isEmpty() || done.isPresent() && handsOff.isEmpty() || handsOff.filter(off -> off < begun.get()).isPresent() || done.filter(over -> over < handsOff.get()).isPresent()) {
+            if (handsOff.isPresent() && begun.isEmpty() || done.isPresent() && handsOff.isEmpty()
+                    || handsOff.filter(off -> off < begun.get()).isPresent() || done.filter(over -> over < handsOff.get()).isPresent()) {
                 throw new IllegalArgumentException("a task is begun, then let go, then over");
             }
         }
@@ -72,15 +74,18 @@ public record Day(List<Task> inHand, List<Running> byItself, List<Task> now, Lis
                 open.put(task.id(), left(task, 0, Math.max(0, until - nowMinute)));
             } else if (mark.begun().isPresent()) {
                 inHand.add(task);
-                open.put(task.id(), left(task, Math.max(1, task.handsOnMinutes() - (nowMinute - mark.begun().get())), task.handsFreeMinutes()));
+                open.put(task.id(),
+                        left(task, Math.max(1, task.handsOnMinutes() - (nowMinute - mark.begun().get())), task.handsFreeMinutes()));
             } else {
                 open.put(task.id(), task);
             }
         }
         List<Task> ahead = open.values().stream().map(task -> after(task, over)).toList();
         Timeline anew = goingOnFirst(ahead, inHand, installers);
-        List<Timeline.Placed> left = anew.placed().stream().map(placed -> new Timeline.Placed(placed.task(), nowMinute + placed.startMinute(), placed.installer())).toList();
-        return new Day(inHand, byItself, next(anew, open, over, inHand, byItself, installers), left.stream().filter(placed -> isAhead(placed.task(), inHand, byItself)).toList(),
+        List<Timeline.Placed> left = anew.placed().stream()
+                .map(placed -> new Timeline.Placed(placed.task(), nowMinute + placed.startMinute(), placed.installer())).toList();
+        return new Day(inHand, byItself, next(anew, open, over, inHand, byItself, installers),
+                left.stream().filter(placed -> isAhead(placed.task(), inHand, byItself)).toList(),
                 nowMinute + anew.finishMinutes(), plannedFinish);
     }
 
@@ -117,19 +122,23 @@ public record Day(List<Task> inHand, List<Running> byItself, List<Task> now, Lis
         return Timeline.shortest(split, installers);
     }
 
-    private static List<Task> next(Timeline anew, Map<String, Task> open, Set<String> over, List<Task> inHand, List<Running> byItself, int installers) {
+    private static List<Task> next(Timeline anew, Map<String, Task> open, Set<String> over, List<Task> inHand, List<Running> byItself,
+            int installers) {
         int free = installers - inHand.size();
-        return anew.placed().stream().filter(placed -> placed.startMinute() == 0 && isAhead(placed.task(), inHand, byItself)).map(placed -> open.get(placed.task().id()))
+        return anew.placed().stream().filter(placed -> placed.startMinute() == 0 && isAhead(placed.task(), inHand, byItself))
+                .map(placed -> open.get(placed.task().id()))
                 .filter(task -> task.handsOnMinutes() > 0 && over.containsAll(task.after())).limit(Math.max(0, free)).toList();
     }
 
     private static boolean isAhead(Task task, List<Task> inHand, List<Running> byItself) {
-        return !task.id().endsWith(HANDS) && inHand.stream().noneMatch(other -> other.id().equals(task.id())) && byItself.stream().noneMatch(other -> other.task().id().equals(task.id()));
+        return !task.id().endsWith(HANDS) && inHand.stream().noneMatch(other -> other.id().equals(task.id()))
+                && byItself.stream().noneMatch(other -> other.task().id().equals(task.id()));
     }
 
     /** What is begun waits for nothing any longer, in whatever order it was begun. */
     private static Task left(Task task, int handsOnMinutes, int handsFreeMinutes) {
-        return new Task(task.id(), task.row(), task.what(), handsOnMinutes, handsFreeMinutes, Set.of(), handsOnMinutes == 0 ? Set.of() : task.needs());
+        return new Task(task.id(), task.row(), task.what(), handsOnMinutes, handsFreeMinutes, Set.of(),
+                handsOnMinutes == 0 ? Set.of() : task.needs());
     }
 
     private static Task after(Task task, Set<String> over) {

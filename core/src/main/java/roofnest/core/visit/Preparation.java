@@ -26,21 +26,28 @@ public final class Preparation {
     public static List<Item> items(Collection<DeviceModel> models, Collection<Integer> cardsGb) {
         List<Item> items = new ArrayList<>();
         items.add(new Item("router", "The router's label, where you can get at it", "Its name, password and log-in page stand there."));
-        items.add(new Item("phone", "Your phone, charged, with its system up to date", "Cameras' apps ask for a recent one; an update takes half an hour we would rather not wait."));
+        items.add(new Item("phone", "Your phone, charged, with its system up to date",
+                "Cameras' apps ask for a recent one; an update takes half an hour we would rather not wait."));
         items.add(new Item("store", "The password of your phone's app store", "Without it no app can be put on the phone."));
         if (models.stream().anyMatch(model -> model.sharing() == Sharing.INVITATION)) {
-            String makers = models.stream().filter(model -> model.sharing() == Sharing.INVITATION).map(DeviceModel::maker).distinct().sorted().collect(Collectors.joining(" and "));
-            items.add(new Item("account", "An account with " + makers + " in your own name, and its e-mail open", "It is yours, not ours: the cameras belong to it, and its e-mail gets the confirmation code."));
+            String makers = models.stream().filter(model -> model.sharing() == Sharing.INVITATION).map(DeviceModel::maker).distinct()
+                    .sorted().collect(Collectors.joining(" and "));
+            items.add(new Item("account", "An account with " + makers + " in your own name, and its e-mail open",
+                    "It is yours, not ours: the cameras belong to it, and its e-mail gets the confirmation code."));
         }
         long cards = cardsGb.stream().filter(gb -> gb > 0).count();
         if (cards > 0) {
             int largest = cardsGb.stream().mapToInt(Integer::intValue).max().orElseThrow();
-            items.add(new Item("cards", cards == 1 ? "A memory card of " + largest + " GB" : cards + " memory cards, " + largest + " GB or as agreed", "High-endurance kind. They are wiped when they go in."));
+            items.add(new Item("cards",
+                    cards == 1 ? "A memory card of " + largest + " GB" : cards + " memory cards, " + largest + " GB or as agreed",
+                    "High-endurance kind. They are wiped when they go in."));
         }
         if (models.stream().anyMatch(model -> !model.power().onBattery())) {
-            items.add(new Item("sockets", "The sockets free that the cameras will use", "Say if one is dead or switched with a light: only an electrician changes that."));
+            items.add(new Item("sockets", "The sockets free that the cameras will use",
+                    "Say if one is dead or switched with a light: only an electrician changes that."));
         }
-        items.add(new Item("home", "Somebody at home the whole time, with every key", "Lofts, sheds and the room with the router included."));
+        items.add(
+                new Item("home", "Somebody at home the whole time, with every key", "Lofts, sheds and the room with the router included."));
         return items;
     }
 

@@ -59,7 +59,8 @@ public record Round(List<Visit> visits, List<Stop> missed, int homeMinute, int t
         int n = stops.size();
         Require.inRange("households in a day", n, 0, MOST_STOPS);
         Require.inRange("departure", departMinute, 0, MIDNIGHT);
-        if (travelMinutes.length != n + 1 || Arrays.stream(travelMinutes).anyMatch(row -> row.length != n + 1 || Arrays.stream(row).anyMatch(minutes -> minutes < 0 || minutes > 600))) {
+        if (travelMinutes.length != n + 1 || Arrays.stream(travelMinutes)
+                .anyMatch(row -> row.length != n + 1 || Arrays.stream(row).anyMatch(minutes -> minutes < 0 || minutes > 600))) {
             throw new IllegalArgumentException("travel minutes are a square of " + (n + 1) + " rows, each from 0 to 600");
         }
         int[][] end = new int[1 << n][n];
@@ -110,7 +111,7 @@ public record Round(List<Visit> visits, List<Stop> missed, int homeMinute, int t
     private static Round walkBack(List<Stop> stops, int[][] travel, int depart, int[][] before, int bestSet, int bestLast, int home) {
         List<Integer> order = new ArrayList<>();
         int set = bestSet;
-        for (int at = bestLast; at != -1 && at != stops.size(); ) {
+        for (int at = bestLast; at != -1 && at != stops.size();) {
             order.add(0, at);
             int previous = before[set][at];
             set &= ~(1 << at);

@@ -115,7 +115,8 @@ public record Timeline(List<Placed> placed, int finishMinutes, int boundMinutes)
         for (int i = 0; i < starts.length; i++) {
             order.add(i);
         }
-        order.sort(Comparator.<Integer>comparingInt(i -> starts[i]).thenComparingInt(i -> tasks.get(i).handsOnMinutes()).thenComparingInt(i -> i));
+        order.sort(Comparator.<Integer>comparingInt(i -> starts[i]).thenComparingInt(i -> tasks.get(i).handsOnMinutes())
+                .thenComparingInt(i -> i));
         return order;
     }
 
@@ -158,7 +159,8 @@ public record Timeline(List<Placed> placed, int finishMinutes, int boundMinutes)
 
         private CpSolver solve() {
             CpSolver solver = new CpSolver();
-            solver.getParameters().setNumWorkers(1).setRandomSeed(SEED).setMaxDeterministicTime(MOST_EFFORT).setMaxTimeInSeconds(MOST_SECONDS);
+            solver.getParameters().setNumWorkers(1).setRandomSeed(SEED).setMaxDeterministicTime(MOST_EFFORT)
+                    .setMaxTimeInSeconds(MOST_SECONDS);
             CpSolverStatus status = solver.solve(model);
             if (status != CpSolverStatus.OPTIMAL && status != CpSolverStatus.FEASIBLE) {
                 throw new IllegalStateException("the visit's hours ended as " + status);

@@ -40,11 +40,13 @@ class CatalogueTest {
 
     @Test
     void together_they_cover_every_way_in_every_reset_and_every_recovery() {
-        assertThat(models().stream().flatMap(model -> model.setUp().methods().stream()).map(PairingMethod::way)).contains(PairingMethod.Way.values());
+        assertThat(models().stream().flatMap(model -> model.setUp().methods().stream()).map(PairingMethod::way))
+                .contains(PairingMethod.Way.values());
         assertThat(models().stream().flatMap(model -> model.setUp().resets().stream()).map(Reset::by)).contains(Reset.By.values());
         assertThat(models().stream().map(model -> model.setUp().recovery())).contains(Recovery.values());
         assertThat(models().stream().map(DeviceModel::sharing)).contains(Sharing.values());
-        assertThat(models().stream().flatMap(model -> model.alerts().kinds().stream()).map(AlertSpec.KindOf::needs)).contains(AlertSpec.Needs.values());
+        assertThat(models().stream().flatMap(model -> model.alerts().kinds().stream()).map(AlertSpec.KindOf::needs))
+                .contains(AlertSpec.Needs.values());
     }
 
     @ParameterizedTest
@@ -57,7 +59,8 @@ class CatalogueTest {
     @ParameterizedTest
     @MethodSource("models")
     void its_resets_say_where_and_how_long(DeviceModel model) {
-        assertThat(model.setUp().resets()).isNotEmpty().allSatisfy(reset -> assertThat(reset.instruction()).contains(reset.where()).contains(reset.holdSeconds() + " seconds").contains(reset.sign()));
+        assertThat(model.setUp().resets()).isNotEmpty().allSatisfy(reset -> assertThat(reset.instruction()).contains(reset.where())
+                .contains(reset.holdSeconds() + " seconds").contains(reset.sign()));
     }
 
     @Test

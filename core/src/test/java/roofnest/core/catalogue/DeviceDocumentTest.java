@@ -41,13 +41,15 @@ class DeviceDocumentTest {
     @Test
     void the_published_schema_is_the_one_that_is_used() throws IOException {
         try (InputStream used = DeviceDocument.class.getResourceAsStream("/roofnest/device.schema.json")) {
-            assertThat(Files.readString(Path.of("../docs/device.schema.json"))).isEqualTo(new String(used.readAllBytes(), StandardCharsets.UTF_8));
+            assertThat(Files.readString(Path.of("../docs/device.schema.json")))
+                    .isEqualTo(new String(used.readAllBytes(), StandardCharsets.UTF_8));
         }
     }
 
     @Test
     void every_fault_of_form_is_told_at_once_with_where_it_is() {
-        String bad = post().replace("\"hfovDeg\": 104", "\"hfovDeg\": 500").replace("\"key\": \"dunmark-post\"", "\"key\": \"Dunmark Post\"").replace("\"sharing\"", "\"shared\"");
+        String bad = post().replace("\"hfovDeg\": 104", "\"hfovDeg\": 500")
+                .replace("\"key\": \"dunmark-post\"", "\"key\": \"Dunmark Post\"").replace("\"sharing\"", "\"shared\"");
         assertThat(faults(bad)).extracting(DocumentFault::pointer).contains("/lens/hfovDeg", "/key", "");
         assertThat(faults(bad)).extracting(DocumentFault::sentence).allSatisfy(sentence -> assertThat(sentence).endsWith("."));
     }
@@ -75,14 +77,16 @@ class DeviceDocumentTest {
 
     @Test
     void two_states_that_look_alike_are_told() {
-        String alike = post().replaceFirst("\"failed\"\\s*:\\s*\\{[^}]*}", "\"failed\": {\"light\": \"amber\", \"rhythm\": \"slow\", \"voice\": null}")
+        String alike = post()
+                .replaceFirst("\"failed\"\\s*:\\s*\\{[^}]*}", "\"failed\": {\"light\": \"amber\", \"rhythm\": \"slow\", \"voice\": null}")
                 .replaceFirst("\"ready\"\\s*:\\s*\\{[^}]*}", "\"ready\": {\"light\": \"amber\", \"rhythm\": \"slow\", \"voice\": null}");
         assertThat(faults(alike)).extracting(DocumentFault::pointer).containsExactly("/setUp/cues/failed");
     }
 
     @Test
     void a_document_from_before_resets_and_alerts_were_asked_for_still_reads() throws DocumentRefused {
-        String old = post().replaceFirst("(?s),\\s*\"limits\".*?\"updateFirst\": false", "").replaceFirst("(?s),\\s*\"alerts\": \\{.*?\\n  }", "");
+        String old = post().replaceFirst("(?s),\\s*\"limits\".*?\"updateFirst\": false", "")
+                .replaceFirst("(?s),\\s*\"alerts\": \\{.*?\\n  }", "");
         assertThat(old).doesNotContain("resets").doesNotContain("coolDownSeconds");
         DeviceModel model = DOCUMENTS.read(old);
         assertThat(model.alerts()).isEqualTo(AlertSpec.PLAIN);
@@ -97,21 +101,25 @@ class DeviceDocumentTest {
         String document = DOCUMENTS.write(perch);
         assertThat(DOCUMENTS.readAny(document)).isEqualTo(perch);
         assertThat(faults(document)).singleElement().satisfies(fault -> assertThat(fault.pointer()).isEqualTo("/kind"));
-        assertThat(catchThrowableOfType(DocumentRefused.class, () -> DOCUMENTS.readAny(document.replace("\"camerasMax\" : 8", "\"camerasMax\" : 0"))).faults())
+        assertThat(catchThrowableOfType(DocumentRefused.class,
+                () -> DOCUMENTS.readAny(document.replace("\"camerasMax\" : 8", "\"camerasMax\" : 0"))).faults())
                 .extracting(DocumentFault::pointer).containsExactly("/camerasMax");
     }
 
     @Test
     void what_is_no_document_is_told_in_words() {
         assertThat(faults("{")).singleElement().satisfies(fault -> assertThat(fault.sentence()).contains("not readable JSON at line 1"));
-        assertThat(faults("x".repeat(DeviceDocument.MAX_BYTES + 1))).singleElement().satisfies(fault -> assertThat(fault.sentence()).contains("at most 60,000"));
-        assertThat(faults("{\"key\": \"a-b\", \"key\": \"a-c\"}")).singleElement().satisfies(fault -> assertThat(fault.sentence()).contains("not readable JSON"));
+        assertThat(faults("x".repeat(DeviceDocument.MAX_BYTES + 1))).singleElement()
+                .satisfies(fault -> assertThat(fault.sentence()).contains("at most 60,000"));
+        assertThat(faults("{\"key\": \"a-b\", \"key\": \"a-c\"}")).singleElement()
+                .satisfies(fault -> assertThat(fault.sentence()).contains("not readable JSON"));
         assertThat(faults("[]")).isNotEmpty();
     }
 
     /** Any part of a good document replaced by anything: it is read, or refused with reasons; nothing else happens. */
     @Property(tries = 300)
-    void a_document_torn_anywhere_is_read_or_refused_with_reasons(@ForAll @IntRange(max = 3000) int at, @ForAll @IntRange(max = 40) int length, @ForAll @StringLength(max = 10) String put) {
+    void a_document_torn_anywhere_is_read_or_refused_with_reasons(@ForAll @IntRange(max = 3000) int at,
+            @ForAll @IntRange(max = 40) int length, @ForAll @StringLength(max = 10) String put) {
         String good = post();
         int from = Math.min(at, good.length());
         String torn = good.substring(0, from) + put + good.substring(Math.min(good.length(), from + length));

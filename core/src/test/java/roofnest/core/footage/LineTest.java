@@ -31,7 +31,8 @@ class LineTest {
 
     /** Against the sum over all on-and-off patterns. */
     @Property(tries = 200)
-    void the_exact_sum_agrees_with_counting_every_pattern(@ForAll @Size(min = 1, max = 6) List<@DoubleRange(min = 0.01, max = 0.99) Double> shares) {
+    void the_exact_sum_agrees_with_counting_every_pattern(
+            @ForAll @Size(min = 1, max = 6) List<@DoubleRange(min = 0.01, max = 0.99) Double> shares) {
         List<Uplink.Stream> streams = shares.stream().map(share -> stream(1 + Math.round(share * 30) / 10.0, share)).toList();
         double rare = Uplink.rareMbps(streams);
         assertThat(chanceAtMost(streams, rare)).isGreaterThanOrEqualTo(Uplink.RARE - 1e-9);
@@ -68,8 +69,10 @@ class LineTest {
 
     @Test
     void the_greatest_saving_comes_first() {
-        List<MonthData.TurnDown> ways = MonthData.turnDown(List.of(new MonthData.Use("Yard eye", 40, 15, 3, 10, false), new MonthData.Use("Lane eye", 10, 20, 2, 0, true)));
-        assertThat(ways).extracting(MonthData.TurnDown::what).containsExactly("Yard eye: 5 live minutes a day instead of 10", "Lane eye: clips on a card, sent only when looked at",
+        List<MonthData.TurnDown> ways = MonthData
+                .turnDown(List.of(new MonthData.Use("Yard eye", 40, 15, 3, 10, false), new MonthData.Use("Lane eye", 10, 20, 2, 0, true)));
+        assertThat(ways).extracting(MonthData.TurnDown::what).containsExactly("Yard eye: 5 live minutes a day instead of 10",
+                "Lane eye: clips on a card, sent only when looked at",
                 "Lane eye: clips of 10 s instead of 20 s", "Yard eye: clips of 8 s instead of 15 s");
         assertThat(ways.get(0).savesGb()).isCloseTo(0.225 * 15, within(1e-9));
     }

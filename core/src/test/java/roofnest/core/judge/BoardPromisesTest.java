@@ -55,7 +55,8 @@ class BoardPromisesTest {
         Finding never = before(plan, away);
         assertThat(never.standing()).isEqualTo(Standing.BROKEN);
         assertThat(never.reason()).contains("No camera has them on a kept frame");
-        Camera watching = new Camera(8, "Second", Catalogue.shipped().get("cairnlow-eave"), DOOR, Set.of(), Camera.Settings.DEFAULT, false, false, false, Optional.empty());
+        Camera watching = new Camera(8, "Second", Catalogue.shipped().get("cairnlow-eave"), DOOR, Set.of(), Camera.Settings.DEFAULT, false,
+                false, false, Optional.empty());
         Judged both = HouseholdJudge.judge(facts(plan, List.of(), away, watching)).promises().get(0);
         assertThat(both.cameraId()).contains(8L);
         assertThat(both.finding().standing()).isEqualTo(Standing.KEPT);
@@ -73,7 +74,8 @@ class BoardPromisesTest {
     @Test
     void a_lens_turned_into_its_own_wall_or_put_inside_one_is_told() {
         PromiseKey clear = PromiseKey.ofCamera(7, "clear");
-        assertThat(finding(facts(PLAN, List.of(), camera("dunmark-post", new CameraPose(11.6, 3.0, 2.4, 90, 12))), clear).standing()).isEqualTo(Standing.KEPT);
+        assertThat(finding(facts(PLAN, List.of(), camera("dunmark-post", new CameraPose(11.6, 3.0, 2.4, 90, 12))), clear).standing())
+                .isEqualTo(Standing.KEPT);
         Finding blind = finding(facts(PLAN, List.of(), camera("dunmark-post", new CameraPose(11.6, 4.6, 2.2, 270, 12))), clear);
         assertThat(blind.standing()).isEqualTo(Standing.BROKEN);
         assertThat(blind.reason()).contains("The nearest thing in its view is");
@@ -113,15 +115,18 @@ class BoardPromisesTest {
     }
 
     private static Finding finding(HouseholdFacts facts, PromiseKey key) {
-        return HouseholdJudge.judge(facts).promises().stream().filter(judged -> judged.promise().key().equals(key)).findFirst().orElseThrow().finding();
+        return HouseholdJudge.judge(facts).promises().stream().filter(judged -> judged.promise().key().equals(key)).findFirst()
+                .orElseThrow().finding();
     }
 
     private static Camera camera(String model, CameraPose pose) {
-        return new Camera(7, "Eye", Catalogue.shipped().get(model), pose, Set.of(), Camera.Settings.DEFAULT, false, false, false, Optional.of(LocalDate.of(2026, 11, 1)));
+        return new Camera(7, "Eye", Catalogue.shipped().get(model), pose, Set.of(), Camera.Settings.DEFAULT, false, false, false,
+                Optional.of(LocalDate.of(2026, 11, 1)));
     }
 
     private static HouseholdFacts facts(HousePlan plan, List<Reading> readings, Camera... cameras) {
-        return new HouseholdFacts(Optional.of(plan), List.of(cameras), List.of(new Promise.RecordedBefore(KEY, DetailLevel.DETECT, "lane-door", "w")), Optional.empty(), 0,
+        return new HouseholdFacts(Optional.of(plan), List.of(cameras),
+                List.of(new Promise.RecordedBefore(KEY, DetailLevel.DETECT, "lane-door", "w")), Optional.empty(), 0,
                 new Access(List.of(), List.of()), List.of(), Climate.MILD_COAST, LocalDate.of(2026, 12, 3), false, readings);
     }
 }

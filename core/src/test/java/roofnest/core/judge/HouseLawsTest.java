@@ -42,7 +42,8 @@ class HouseLawsTest {
         PlanPoint of(PlanPoint p) {
             double turn = Math.toRadians(turnDeg);
             // Clockwise, as headings run.
-            return new PlanPoint(p.xM() * Math.cos(turn) + p.yM() * Math.sin(turn) + dx, -p.xM() * Math.sin(turn) + p.yM() * Math.cos(turn) + dy);
+            return new PlanPoint(p.xM() * Math.cos(turn) + p.yM() * Math.sin(turn) + dx,
+                    -p.xM() * Math.sin(turn) + p.yM() * Math.cos(turn) + dy);
         }
 
         CameraPose of(CameraPose pose) {
@@ -52,11 +53,19 @@ class HouseLawsTest {
 
         HousePlan of(HousePlan plan) {
             return new HousePlan(plan.format(), plan.name(), plan.latitudeDeg(),
-                    plan.storeys().stream().map(s -> new Storey(s.id(), s.name(), s.floorM(), s.heightM(), s.slab().stream().map(this::of).toList())).toList(),
-                    plan.walls().stream().map(w -> new Wall(w.id(), w.storey(), of(w.from()), of(w.to()), w.material(), w.thicknessM(), w.heightM(), w.openings())).toList(),
-                    plan.areas().stream().map(a -> new Area(a.id(), a.name(), a.kind(), a.outline().stream().map(this::of).toList())).toList(), List.of(),
+                    plan.storeys().stream()
+                            .map(s -> new Storey(s.id(), s.name(), s.floorM(), s.heightM(), s.slab().stream().map(this::of).toList()))
+                            .toList(),
+                    plan.walls().stream()
+                            .map(w -> new Wall(w.id(), w.storey(), of(w.from()), of(w.to()), w.material(), w.thicknessM(), w.heightM(),
+                                    w.openings()))
+                            .toList(),
+                    plan.areas().stream().map(a -> new Area(a.id(), a.name(), a.kind(), a.outline().stream().map(this::of).toList()))
+                            .toList(),
+                    List.of(),
                     plan.places().stream().map(p -> new Place(p.id(), p.name(), of(p.at()), p.groundM())).toList(),
-                    plan.things().stream().map(t -> new Thing(t.id(), t.name(), t.kind(), of(t.at()), t.heightM())).toList(), List.of(), List.of());
+                    plan.things().stream().map(t -> new Thing(t.id(), t.name(), t.kind(), of(t.at()), t.heightM())).toList(), List.of(),
+                    List.of());
         }
     }
 
@@ -77,7 +86,8 @@ class HouseLawsTest {
     }
 
     @Property(tries = 40)
-    void nearer_to_the_place_is_never_less_dense_along_one_line(@ForAll @DoubleRange(min = 1.5, max = 12) double near, @ForAll @DoubleRange(min = 0.1, max = 8) double more) {
+    void nearer_to_the_place_is_never_less_dense_along_one_line(@ForAll @DoubleRange(min = 1.5, max = 12) double near,
+            @ForAll @DoubleRange(min = 0.1, max = 8) double more) {
         HousePlan open = new HousePlan(HousePlan.FORMAT, "field", 50, WeirSteps.plan().storeys(), List.of(), null, null,
                 List.of(new Place("river-stairs", "river stairs", new PlanPoint(0, 0), 0)), null, null, null);
         assertThat(density(open, near)).isGreaterThanOrEqualTo(density(open, near + more));
@@ -85,7 +95,8 @@ class HouseLawsTest {
 
     private static double density(HousePlan plan, double southM) {
         Promise promise = new Promise.MakeOut(PromiseKey.written(1), DetailLevel.DETECT, "river-stairs", Light.DAY);
-        return HouseholdJudge.judge(facts(plan, new CameraPose(0, -southM, 1.6, 0, 0), List.of(promise))).promises().get(0).finding().measured().orElseThrow();
+        return HouseholdJudge.judge(facts(plan, new CameraPose(0, -southM, 1.6, 0, 0), List.of(promise))).promises().get(0).finding()
+                .measured().orElseThrow();
     }
 
     private static Judgement judge(HousePlan plan, CameraPose pose) {
@@ -93,8 +104,10 @@ class HouseLawsTest {
     }
 
     private static HouseholdFacts facts(HousePlan plan, CameraPose pose, List<Promise> written) {
-        Camera camera = new Camera(7, "Eye", POST, pose, Set.of(), Camera.Settings.DEFAULT, false, false, false, Optional.of(LocalDate.of(2026, 11, 1)));
-        return new HouseholdFacts(Optional.of(plan), List.of(camera), written, Optional.empty(), 0, new Access(List.of(), List.of()), List.of(),
+        Camera camera = new Camera(7, "Eye", POST, pose, Set.of(), Camera.Settings.DEFAULT, false, false, false,
+                Optional.of(LocalDate.of(2026, 11, 1)));
+        return new HouseholdFacts(Optional.of(plan), List.of(camera), written, Optional.empty(), 0, new Access(List.of(), List.of()),
+                List.of(),
                 Climate.MILD_COAST, LocalDate.of(2026, 12, 3), false);
     }
 }

@@ -68,7 +68,8 @@ class HouseholdJudgeTest {
 
     @Test
     void the_camera_that_sees_best_keeps_the_promise() {
-        Camera worse = new Camera(8, "Other eye", POST, UP_THE_WALL, Set.of(), Camera.Settings.DEFAULT, false, false, false, Optional.empty());
+        Camera worse
+                = new Camera(8, "Other eye", POST, UP_THE_WALL, Set.of(), Camera.Settings.DEFAULT, false, false, false, Optional.empty());
         Judged judged = judged(facts(WRITTEN, worse, camera(AT_CORNER)), STAIRS);
         assertThat(judged.cameraId()).contains(7L);
     }
@@ -167,7 +168,8 @@ class HouseholdJudgeTest {
         PromiseKey key = PromiseKey.ofCamera(7, "battery");
         Finding broken = finding(facts(hungry), key);
         assertThat(broken.standing()).isEqualTo(Standing.BROKEN);
-        String interval = broken.remedies().stream().map(remedy -> remedy.action()).filter(action -> action.startsWith("Charge every")).findFirst().orElseThrow();
+        String interval = broken.remedies().stream().map(remedy -> remedy.action()).filter(action -> action.startsWith("Charge every"))
+                .findFirst().orElseThrow();
         int days = Integer.parseInt(interval.replaceAll("[^0-9]", ""));
         assertThat(days).isLessThan(90);
         assertThat(finding(facts(hungry.withSettings(busy.withChargeEveryDays(days))), key).standing()).isEqualTo(Standing.KEPT);

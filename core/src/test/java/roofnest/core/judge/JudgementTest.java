@@ -23,7 +23,8 @@ class JudgementTest {
     void it_counts_by_standing_and_broken_ones_by_the_stage_that_decides_them() {
         Judgement judgement = new Judgement(List.of(
                 judged(new Promise.KeepsDays(PromiseKey.written(1), 14), 5), judged(new Promise.KeepsDays(PromiseKey.written(2), 14), 11),
-                judged(new Promise.HoldsLink(PromiseKey.ofCamera(7, "link"), 7), 3), judged(new Promise.OnlyThese(PromiseKey.written(3)), 30)));
+                judged(new Promise.HoldsLink(PromiseKey.ofCamera(7, "link"), 7), 3),
+                judged(new Promise.OnlyThese(PromiseKey.written(3)), 30)));
         assertThat(judgement.count(Standing.BROKEN)).isEqualTo(2);
         assertThat(judgement.count(Standing.THIN)).isEqualTo(1);
         assertThat(judgement.count(Standing.KEPT)).isEqualTo(1);
@@ -33,8 +34,10 @@ class JudgementTest {
 
     @Test
     void it_finds_what_bears_on_one_camera() {
-        Judged ofSeven = new Judged(new Promise.HoldsLink(PromiseKey.ofCamera(7, "link"), 7), "link", finding(PromiseKey.ofCamera(7, "link"), 3), Optional.of(7L));
-        Judged ofEight = new Judged(new Promise.HoldsLink(PromiseKey.ofCamera(8, "link"), 8), "link", finding(PromiseKey.ofCamera(8, "link"), 3), Optional.of(8L));
+        Judged ofSeven = new Judged(new Promise.HoldsLink(PromiseKey.ofCamera(7, "link"), 7), "link",
+                finding(PromiseKey.ofCamera(7, "link"), 3), Optional.of(7L));
+        Judged ofEight = new Judged(new Promise.HoldsLink(PromiseKey.ofCamera(8, "link"), 8), "link",
+                finding(PromiseKey.ofCamera(8, "link"), 3), Optional.of(8L));
         assertThat(new Judgement(List.of(ofSeven, ofEight)).ofCamera(7)).containsExactly(ofSeven);
     }
 

@@ -16,7 +16,8 @@ class DeviceLabelTest {
     @ParameterizedTest
     @ValueSource(strings = {
         "MODEL:Post;SN:PO-48812-K;ID:DMK7Q2XX;PW:lantern8", "S/N=PO-48812-K&UID=DMK7Q2XX&PWD=lantern8&type=Dunmark Post",
-        "Model: Post\nSerial No.: PO-48812-K\nDevice ID: DMK7Q2XX\nPassword: lantern8", "{\"model\":\"dunmark-post\",\"sn\":\"PO-48812-K\",\"id\":\"DMK7Q2XX\",\"pw\":\"lantern8\"}"})
+        "Model: Post\nSerial No.: PO-48812-K\nDevice ID: DMK7Q2XX\nPassword: lantern8",
+        "{\"model\":\"dunmark-post\",\"sn\":\"PO-48812-K\",\"id\":\"DMK7Q2XX\",\"pw\":\"lantern8\"}"})
     void named_values_are_read_however_they_are_parted(String code) {
         DeviceLabel label = DeviceLabel.read(code);
         assertThat(label.serial()).contains("PO-48812-K");
@@ -59,7 +60,9 @@ class DeviceLabelTest {
     @Property(tries = 500)
     void any_text_is_read_or_shown(@ForAll String code) {
         DeviceLabel label = DeviceLabel.read(code);
-        boolean anything = label.saysAnything() || label.initialPassword().isPresent() || label.model().isPresent() || !label.unread().isEmpty();
-        assertThat(anything).isEqualTo(code.codePoints().limit(DeviceLabel.MOST_CHARACTERS).anyMatch(c -> !Character.isWhitespace(c) && ";,&|?{}\n\r\t".indexOf(c) < 0));
+        boolean anything
+                = label.saysAnything() || label.initialPassword().isPresent() || label.model().isPresent() || !label.unread().isEmpty();
+        assertThat(anything).isEqualTo(code.codePoints().limit(DeviceLabel.MOST_CHARACTERS)
+                .anyMatch(c -> !Character.isWhitespace(c) && ";,&|?{}\n\r\t".indexOf(c) < 0));
     }
 }

@@ -25,7 +25,8 @@ class KitListTest {
 
     @Test
     void devices_hubs_cards_and_packs_are_counted_with_their_spares() {
-        List<KitList.Line> kit = KitList.of(List.of(item("A", "pellan-drift", 64), item("B", "pellan-drift", 64), item("C", "pellan-drift", 64), item("D", "cairnlow-eave", 128)));
+        List<KitList.Line> kit = KitList.of(List.of(item("A", "pellan-drift", 64), item("B", "pellan-drift", 64),
+                item("C", "pellan-drift", 64), item("D", "cairnlow-eave", 128)));
         assertThat(line(kit, "model pellan-drift").quantity()).isEqualTo(3);
         assertThat(line(kit, "hub pellan").why()).isEqualTo("for A, B, C");
         assertThat(line(kit, "pack pellan-drift").quantity()).isEqualTo(1);
@@ -39,7 +40,8 @@ class KitListTest {
     void fixings_follow_the_wall_and_a_fifth_more_is_brought() {
         DeviceModel eave = CATALOGUE.get("cairnlow-eave");
         Fixings stone = Fixings.into(Material.STONE, eave.mount());
-        List<KitList.Line> kit = KitList.of(List.of(new KitList.Item("A", eave, 0, 2.6, Optional.of(stone), Optional.of(CableRun.of("porch socket", 7, eave.power().leadM())))));
+        List<KitList.Line> kit = KitList.of(List.of(new KitList.Item("A", eave, 0, 2.6, Optional.of(stone),
+                Optional.of(CableRun.of("porch socket", 7, eave.power().leadM())))));
         assertThat(line(kit, "anchor " + stone.anchor()).quantity()).isEqualTo((int) Math.ceil(eave.mount().screws() * 1.2));
         assertThat(kit).anyMatch(line -> line.what().startsWith("7 mm drill, masonry bit"));
         // 7 m and slack, a tenth more, is 8.36 m; its own lead reaches 5 m.
@@ -63,8 +65,10 @@ class KitListTest {
     }
 
     @Property
-    void no_cent_is_lost(@ForAll @LongRange(max = 1_000_000) long camera, @ForAll @LongRange(max = 100_000) long hour, @ForAll @IntRange(max = 600) int minutes, @ForAll @IntRange(max = 30) int tax) {
-        Quotation quotation = Quotation.of(KitList.of(List.of(item("A", "cairnlow-eave", 0), item("B", "cairnlow-eave", 0))), Map.of("model cairnlow-eave", camera, "hour", hour), minutes, BigDecimal.valueOf(tax));
+    void no_cent_is_lost(@ForAll @LongRange(max = 1_000_000) long camera, @ForAll @LongRange(max = 100_000) long hour,
+            @ForAll @IntRange(max = 600) int minutes, @ForAll @IntRange(max = 30) int tax) {
+        Quotation quotation = Quotation.of(KitList.of(List.of(item("A", "cairnlow-eave", 0), item("B", "cairnlow-eave", 0))),
+                Map.of("model cairnlow-eave", camera, "hour", hour), minutes, BigDecimal.valueOf(tax));
         assertThat(quotation.netCents()).isEqualTo(quotation.lines().stream().mapToLong(Quotation.Line::sumCents).sum());
         assertThat(quotation.lines().get(0).sumCents()).isEqualTo(2 * camera);
         assertThat(Math.abs(100 * quotation.taxCents() - quotation.netCents() * tax)).isLessThanOrEqualTo(50);

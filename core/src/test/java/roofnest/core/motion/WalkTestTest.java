@@ -55,7 +55,8 @@ class WalkTestTest {
     @Test
     void nobody_behind_a_wall_is_caught() {
         Walk inside = new Walk("i", "inside", List.of(new PlanPoint(2, 1), new PlanPoint(2, 8)));
-        WalkTest.Capture capture = test(POST, new CameraPose(11.35, 5, 2.4, 270, 10), List.of()).walk(track(inside), DetailLevel.DETECT, 12);
+        WalkTest.Capture capture
+                = test(POST, new CameraPose(11.35, 5, 2.4, 270, 10), List.of()).walk(track(inside), DetailLevel.DETECT, 12);
         assertThat(capture.caught()).isFalse();
         assertThat(capture.bestDensityPxPerM()).isZero();
     }
@@ -78,7 +79,8 @@ class WalkTestTest {
     void outside_its_zones_a_camera_that_watches_its_picture_notices_nobody() {
         DeviceModel eave = Catalogue.shipped().get("cairnlow-eave");
         Walk across = new Walk("a", "across", List.of(new PlanPoint(36, -8), new PlanPoint(36, 8)));
-        Zone sky = new Zone("sky", List.of(new Zone.Corner(0, 0), new Zone.Corner(1, 0), new Zone.Corner(1, 0.05), new Zone.Corner(0, 0.05)));
+        Zone sky = new Zone("sky",
+                List.of(new Zone.Corner(0, 0), new Zone.Corner(1, 0), new Zone.Corner(1, 0.05), new Zone.Corner(0, 0.05)));
         Zone all = new Zone("all", List.of(new Zone.Corner(0, 0), new Zone.Corner(1, 0), new Zone.Corner(1, 1), new Zone.Corner(0, 1)));
         assertThat(test(eave, EAST, List.of(sky)).walk(track(across), DetailLevel.DETECT, 12).caught()).isFalse();
         assertThat(test(eave, EAST, List.of(all)).walk(track(across), DetailLevel.DETECT, 12))
@@ -91,7 +93,8 @@ class WalkTestTest {
             DeviceModel m = Catalogue.shipped().get(model);
             for (Walk path : PLAN.paths()) {
                 WalkTest test = test(m, new CameraPose(11.4, 2, 2.4, 121, 12), List.of());
-                assertThat(test.firstAtLevelS(track(path), DetailLevel.OBSERVE, 12)).isEqualTo(test.walk(track(path), DetailLevel.OBSERVE, 12).firstAtLevelS());
+                assertThat(test.firstAtLevelS(track(path), DetailLevel.OBSERVE, 12))
+                        .isEqualTo(test.walk(track(path), DetailLevel.OBSERVE, 12).firstAtLevelS());
             }
         }
     }
@@ -99,7 +102,8 @@ class WalkTestTest {
     @Test
     void a_sleeping_camera_wakes_then_records() {
         Walk across = new Walk("a", "across", List.of(new PlanPoint(35, -6), new PlanPoint(35, 6)));
-        assertThat(walk(Catalogue.shipped().get("pellan-drift"), across).moments()).extracting(WalkTest.Moment::doing).startsWith(WalkTest.Doing.ASLEEP)
+        assertThat(walk(Catalogue.shipped().get("pellan-drift"), across).moments()).extracting(WalkTest.Moment::doing)
+                .startsWith(WalkTest.Doing.ASLEEP)
                 .containsSubsequence(WalkTest.Doing.ASLEEP, WalkTest.Doing.WAKING, WalkTest.Doing.RECORDING);
     }
 

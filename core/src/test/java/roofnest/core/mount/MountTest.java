@@ -53,7 +53,8 @@ class MountTest {
 
     @Test
     void higher_is_steeper_and_safer() {
-        List<HeightChoice> choices = HeightChoice.forPlace(POST.lens(), new CameraPose(11.35, -0.2, 2.4, 110, 14), PLAN.place("river-stairs").orElseThrow());
+        List<HeightChoice> choices
+                = HeightChoice.forPlace(POST.lens(), new CameraPose(11.35, -0.2, 2.4, 110, 14), PLAN.place("river-stairs").orElseThrow());
         for (int i = 1; i < choices.size(); i++) {
             assertThat(choices.get(i).faceAngleDeg()).isGreaterThan(choices.get(i - 1).faceAngleDeg());
             assertThat(choices.get(i).blindGroundM()).isGreaterThan(choices.get(i - 1).blindGroundM());

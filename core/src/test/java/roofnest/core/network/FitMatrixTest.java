@@ -75,7 +75,8 @@ class FitMatrixTest {
             assertThat(issue.field()).isEqualTo(FitIssue.Field.ISOLATION);
             assertThat(issue.blocks()).isTrue();
         });
-        assertThat(FitMatrix.cheapest(guest, false, List.of(POST, DOME), 3).orElseThrow().changes()).containsExactly(NetworkChange.REACH_ONE_ANOTHER);
+        assertThat(FitMatrix.cheapest(guest, false, List.of(POST, DOME), 3).orElseThrow().changes())
+                .containsExactly(NetworkChange.REACH_ONE_ANOTHER);
     }
 
     @Test
@@ -88,7 +89,8 @@ class FitMatrixTest {
 
     @Test
     void chosen_changes_are_judged_and_idle_ones_left_out() {
-        FitMatrix.Plan plan = FitMatrix.with(List.of(NetworkChange.ANNOUNCE, NetworkChange.SPLIT_BANDS), BOTH, true, List.of(POST, EAVE), 4);
+        FitMatrix.Plan plan
+                = FitMatrix.with(List.of(NetworkChange.ANNOUNCE, NetworkChange.SPLIT_BANDS), BOTH, true, List.of(POST, EAVE), 4);
         assertThat(plan.changes()).containsExactly(NetworkChange.SPLIT_BANDS);
         assertThat(plan.after().bands()).containsExactly(Band.GHZ_2_4);
         assertThat(plan.left()).isEmpty();
@@ -97,12 +99,14 @@ class FitMatrixTest {
 
     /** Every set of changes in every order of trying, the slow way. */
     @Property(tries = 60)
-    void the_cheapest_plan_is_no_dearer_than_any_other(@ForAll @StringLength(min = 1, max = 12) String name, @ForAll @IntRange(max = 15) int others,
+    void the_cheapest_plan_is_no_dearer_than_any_other(@ForAll @StringLength(min = 1, max = 12) String name,
+            @ForAll @IntRange(max = 15) int others,
             @ForAll WifiSecurity security, @ForAll boolean hidden, @ForAll boolean isolated, @ForAll boolean makesNames) {
         if (CredentialFit.bytes(name) > HomeNetwork.NAME_MAX_BYTES) {
             return;
         }
-        HomeNetwork network = new HomeNetwork(name, security == WifiSecurity.OPEN ? "" : "plain words 22", EnumSet.allOf(Band.class), security, hidden, isolated);
+        HomeNetwork network = new HomeNetwork(name, security == WifiSecurity.OPEN ? "" : "plain words 22", EnumSet.allOf(Band.class),
+                security, hidden, isolated);
         List<FitMatrix.Device> devices = List.of(POST, EAVE, DOME);
         Optional<FitMatrix.Plan> cheapest = FitMatrix.cheapest(network, makesNames, devices, others);
         List<NetworkChange> all = Arrays.asList(NetworkChange.values());

@@ -51,8 +51,10 @@ class WifiCodeTest {
 
     @Property(tries = 200)
     void what_is_written_another_reader_reads_back(
-            @ForAll @StringLength(min = 1, max = 16) @Chars({';', ':', ',', '"', '\\', ' ', 'é'}) @CharRange(from = 'a', to = 'z') String name,
-            @ForAll @StringLength(min = 8, max = 40) @Chars({';', ':', ',', '"', '\\', '$'}) @CharRange(from = '0', to = 'z') String password,
+            @ForAll @StringLength(min = 1, max = 16) @Chars({';', ':', ',', '"', '\\', ' ', 'é'}) @CharRange(from = 'a',
+                    to = 'z') String name,
+            @ForAll @StringLength(min = 8, max = 40) @Chars({';', ':', ',', '"', '\\', '$'}) @CharRange(from = '0',
+                    to = 'z') String password,
             @ForAll boolean hidden) throws ReaderException {
         HomeNetwork network = network(name, password, WifiSecurity.WPA2, hidden);
         BinaryBitmap picture = new BinaryBitmap(new GlobalHistogramBinarizer(new Picture(WifiCode.modules(WifiCode.text(network)))));

@@ -25,14 +25,17 @@ class AttentionTest {
 
     @Test
     void of_those_that_are_due_the_one_that_has_waited_longest_comes_first() {
-        assertThat(Attention.of(List.of(at("Gate", POST, "boot", 40), at("Yard", POST, "boot", 400)))).extracting(Attention::device).containsExactly("Yard", "Gate");
+        assertThat(Attention.of(List.of(at("Gate", POST, "boot", 40), at("Yard", POST, "boot", 400)))).extracting(Attention::device)
+                .containsExactly("Yard", "Gate");
     }
 
     @Test
     void a_phone_is_on_one_wifi_at_a_time() {
-        List<Attention> attention = Attention.of(List.of(at("Gate", POST, "details", 2), at("Yard", POST, "hotspot", 2), at("Hall", POST, "power", 0)));
+        List<Attention> attention
+                = Attention.of(List.of(at("Gate", POST, "details", 2), at("Yard", POST, "hotspot", 2), at("Hall", POST, "power", 0)));
         assertThat(kind(attention, "Yard")).isEqualTo(Attention.Kind.BLOCKED);
-        assertThat(attention.stream().filter(each -> each.device().equals("Yard")).findFirst().orElseThrow().words()).isEqualTo("the phone is with Gate");
+        assertThat(attention.stream().filter(each -> each.device().equals("Yard")).findFirst().orElseThrow().words())
+                .isEqualTo("the phone is with Gate");
         assertThat(kind(attention, "Hall")).isEqualTo(Attention.Kind.NOW);
         assertThat(kind(attention, "Gate")).isEqualTo(Attention.Kind.NOW);
     }
@@ -48,7 +51,8 @@ class AttentionTest {
 
     @Test
     void an_update_goes_on_by_itself_and_what_is_done_comes_last() {
-        List<Attention> attention = Attention.of(List.of(at("Gate", POST, "done", 0), at("Yard", POST, "update", 30), at("Hall", POST, "password", 0)));
+        List<Attention> attention
+                = Attention.of(List.of(at("Gate", POST, "done", 0), at("Yard", POST, "update", 30), at("Hall", POST, "password", 0)));
         assertThat(attention).extracting(Attention::kind).containsExactly(Attention.Kind.NOW, Attention.Kind.WAITING, Attention.Kind.DONE);
     }
 

@@ -32,7 +32,8 @@ class MethodOrderTest {
         Random random = new Random(seed);
         List<Ranked> ways = new ArrayList<>();
         for (int i = 0; i < n; i++) {
-            ways.add(new Ranked(Way.values()[i], 1 + random.nextDouble() * 20, random.nextDouble() * 15, 0.05 + 0.9 * random.nextDouble(), 0));
+            ways.add(new Ranked(Way.values()[i], 1 + random.nextDouble() * 20, random.nextDouble() * 15, 0.05 + 0.9 * random.nextDouble(),
+                    0));
         }
         List<Ranked> best = ways.stream().sorted(java.util.Comparator.comparingDouble(Ranked::index)).toList();
         assertThat(MethodOrder.expectedMinutes(best)).isLessThanOrEqualTo(least(ways, new ArrayList<>()) + 1e-9);
@@ -82,7 +83,9 @@ class MethodOrderTest {
 
     @Test
     void minutes_of_runs_that_worked_move_the_catalogues() {
-        double minutes = MethodOrder.of(LEDGE, ANYTHING, Map.of(Way.PUSH_BUTTON, new Log(new Counts(3, 0), new Counts(0, 0), List.of(9.0, 9.0, 9.0)))).ways().stream()
+        double minutes = MethodOrder
+                .of(LEDGE, ANYTHING, Map.of(Way.PUSH_BUTTON, new Log(new Counts(3, 0), new Counts(0, 0), List.of(9.0, 9.0, 9.0)))).ways()
+                .stream()
                 .filter(way -> way.way() == Way.PUSH_BUTTON).findFirst().orElseThrow().minutes();
         assertThat(minutes).isEqualTo((3 * 3 + 27) / 6.0);
     }
@@ -93,10 +96,12 @@ class MethodOrderTest {
         assertThat(order.ways()).extracting(Ranked::way).containsExactly(Way.PHONE_CODE);
         assertThat(order.ruledOut()).containsOnlyKeys(Way.PUSH_BUTTON, Way.STICKER, Way.WIRED, Way.MANUAL_ID);
         assertThat(order.ruledOut().get(Way.WIRED)).contains("keeps its devices apart");
-        assertThat(MethodOrder.of(CATALOGUE.get("pellan-drift"), new MethodOrder.Here(true, false, false, true, true), Map.of()).ruledOut()).containsKey(Way.HUB_BUTTON);
+        assertThat(MethodOrder.of(CATALOGUE.get("pellan-drift"), new MethodOrder.Here(true, false, false, true, true), Map.of()).ruledOut())
+                .containsKey(Way.HUB_BUTTON);
     }
 
     private static double chance(Log log) {
-        return MethodOrder.of(LEDGE, ANYTHING, Map.of(Way.PUSH_BUTTON, log)).ways().stream().filter(way -> way.way() == Way.PUSH_BUTTON).findFirst().orElseThrow().chance();
+        return MethodOrder.of(LEDGE, ANYTHING, Map.of(Way.PUSH_BUTTON, log)).ways().stream().filter(way -> way.way() == Way.PUSH_BUTTON)
+                .findFirst().orElseThrow().chance();
     }
 }

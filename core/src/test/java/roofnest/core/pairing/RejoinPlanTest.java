@@ -43,14 +43,17 @@ class RejoinPlanTest {
     void hubs_come_first_then_the_fussiest_their_cameras_follow_and_what_is_done_comes_last() {
         RejoinPlan plan = RejoinPlan.of(SOUND, true, List.of(
                 device(1, "Easy", false, Optional.empty(), 0.95, 4, false), device(2, "Fussy", false, Optional.empty(), 0.6, 9, false),
-                device(3, "Bell", false, Optional.of("Perch"), 0.8, 4, false), device(4, "Perch", true, Optional.empty(), 0.9, 6, false), device(5, "Done", false, Optional.empty(), 0.5, 9, true)), 3);
+                device(3, "Bell", false, Optional.of("Perch"), 0.8, 4, false), device(4, "Perch", true, Optional.empty(), 0.9, 6, false),
+                device(5, "Done", false, Optional.empty(), 0.5, 9, true)), 3);
         assertThat(plan.order()).extracting(line -> line.device().name()).containsExactly("Perch", "Fussy", "Easy", "Bell", "Done");
         assertThat(plan.order().get(3).how()).contains("follows when Perch");
         assertThat(plan.minutes()).isEqualTo(6 + 9 + 4 + 0 + 2 * 3);
         assertThat(plan.done()).isEqualTo(1);
     }
 
-    private static RejoinPlan.Device device(long id, String name, boolean hub, Optional<String> viaHub, double chance, double minutes, boolean done) {
-        return new RejoinPlan.Device(id, name, hub, viaHub, Optional.of(new MethodOrder.Ranked(Way.HOTSPOT, minutes, 3, chance, 0)), minutes, done);
+    private static RejoinPlan.Device device(long id, String name, boolean hub, Optional<String> viaHub, double chance, double minutes,
+            boolean done) {
+        return new RejoinPlan.Device(id, name, hub, viaHub, Optional.of(new MethodOrder.Ranked(Way.HOTSPOT, minutes, 3, chance, 0)),
+                minutes, done);
     }
 }

@@ -21,15 +21,19 @@ class RemovalTest {
 
     @Test
     void told_secrets_hubs_and_cards_have_their_own_steps() {
-        assertThat(Removal.steps(CATALOGUE.get("tarrowby-turn"), Removal.To.GIVEN_AWAY, 1)).anySatisfy(step -> assertThat(step).contains("only its reset ends that"));
-        assertThat(Removal.steps(CATALOGUE.get("pellan-drift"), Removal.To.BROKEN, 1)).anySatisfy(step -> assertThat(step).contains("at its hub too"))
+        assertThat(Removal.steps(CATALOGUE.get("tarrowby-turn"), Removal.To.GIVEN_AWAY, 1))
+                .anySatisfy(step -> assertThat(step).contains("only its reset ends that"));
+        assertThat(Removal.steps(CATALOGUE.get("pellan-drift"), Removal.To.BROKEN, 1))
+                .anySatisfy(step -> assertThat(step).contains("at its hub too"))
                 .anySatisfy(step -> assertThat(step).contains("holds no card")).anySatisfy(step -> assertThat(step).contains("swollen"));
-        assertThat(Removal.steps(CATALOGUE.get("dunmark-post"), Removal.To.ELSEWHERE, 1)).noneSatisfy(step -> assertThat(step).contains("Reset it"));
+        assertThat(Removal.steps(CATALOGUE.get("dunmark-post"), Removal.To.ELSEWHERE, 1))
+                .noneSatisfy(step -> assertThat(step).contains("Reset it"));
     }
 
     @Test
     void a_hub_takes_its_cameras_with_it() {
-        assertThat(Removal.withHub(CATALOGUE.hubs().iterator().next(), List.of("Door eye", "Bell"))).contains("takes Door eye, Bell out with it");
+        assertThat(Removal.withHub(CATALOGUE.hubs().iterator().next(), List.of("Door eye", "Bell")))
+                .contains("takes Door eye, Bell out with it");
         assertThat(Removal.withHub(CATALOGUE.hubs().iterator().next(), List.of())).startsWith("No camera");
     }
 }

@@ -129,8 +129,10 @@ class RunStateTest {
 
     static Stream<Script> everyScript() {
         return Stream.concat(Catalogue.shipped().models().stream(), Catalogue.shipped().hubs().stream())
-                .flatMap(device -> device.setUp().methods().stream().map(method -> Scripts.of(method.way(), new Setting(device, "weirhouse", PhoneKind.ONE_TAP, Optional.empty(),
-                        Optional.of("Visit it."), List.of(new Setting.Extra("First", "Do it.", 10, true), new Setting.Extra("Last", "Do it.", 10, false))))));
+                .flatMap(device -> device.setUp().methods().stream()
+                        .map(method -> Scripts.of(method.way(), new Setting(device, "weirhouse", PhoneKind.ONE_TAP, Optional.empty(),
+                                Optional.of("Visit it."),
+                                List.of(new Setting.Extra("First", "Do it.", 10, true), new Setting.Extra("Last", "Do it.", 10, false))))));
     }
 
     @ParameterizedTest
@@ -149,7 +151,8 @@ class RunStateTest {
     void every_step_of_every_script_can_be_reached_and_says_what_to_do(Script script) {
         assertThat(reached(script, step -> true)).hasSameSizeAs(script.steps());
         assertThat(script.steps()).allSatisfy(step -> assertThat(step.instruction()).isNotBlank().doesNotContain("null"));
-        assertThat(script.steps()).allSatisfy(step -> assertThat(step.answers().stream().map(Answer::id)).as(step.id()).doesNotHaveDuplicates());
+        assertThat(script.steps())
+                .allSatisfy(step -> assertThat(step.answers().stream().map(Answer::id)).as(step.id()).doesNotHaveDuplicates());
     }
 
     /** Whatever is tapped in whatever order: no event is lost, the state is the replay of all of them, and none skips the password. */
@@ -170,7 +173,8 @@ class RunStateTest {
                 case 1 -> new RunEvent.LookedAgain(NINE, "Jory", at.id());
                 case 2 -> new RunEvent.Waited(NINE, "Jory", at.id());
                 case 3, 4 -> new RunEvent.Filled(NINE, "Jory", at.id(), "typed");
-                default -> new RunEvent.Answered(NINE, "Jory", at.id(), at.answers().isEmpty() ? "x" : at.answers().get(random.nextInt(at.answers().size())).id());
+                default -> new RunEvent.Answered(NINE, "Jory", at.id(),
+                        at.answers().isEmpty() ? "x" : at.answers().get(random.nextInt(at.answers().size())).id());
             };
             taps.add(tap);
             if (!(tap instanceof RunEvent.Undone)) {

@@ -26,7 +26,8 @@ class GeometryTest {
     }
 
     @Property
-    void going_along_a_heading_and_asking_back_agree(@ForAll @DoubleRange(min = 0, max = 359.9) double heading, @ForAll @DoubleRange(min = 0.1, max = 100) double distance) {
+    void going_along_a_heading_and_asking_back_agree(@ForAll @DoubleRange(min = 0, max = 359.9) double heading,
+            @ForAll @DoubleRange(min = 0.1, max = 100) double distance) {
         PlanPoint there = ORIGIN.towards(heading, distance);
         assertThat(ORIGIN.distanceM(there)).isEqualTo(distance, within(1e-9));
         assertThat(Math.abs(((ORIGIN.headingToDeg(there) - heading + 540) % 360) - 180)).isLessThan(1e-6);

@@ -28,14 +28,16 @@ class PlanEditsTest {
     void a_wall_drawn_through_others_splits_them_and_itself() throws Exception {
         HousePlan crossed = PlanEdits.apply(square(), walls(point(4, -1), point(4, 7)));
         assertThat(crossed.walls()).hasSize(4 + 2 + 3);
-        assertThat(crossed.walls()).filteredOn(wall -> wall.from().xM() == 4 && wall.to().xM() == 4).extracting(Wall::lengthM).containsExactlyInAnyOrder(1.0, 6.0, 1.0);
+        assertThat(crossed.walls()).filteredOn(wall -> wall.from().xM() == 4 && wall.to().xM() == 4).extracting(Wall::lengthM)
+                .containsExactlyInAnyOrder(1.0, 6.0, 1.0);
         assertThat(DOCUMENTS.faults(crossed)).isEmpty();
     }
 
     @Test
     void a_wall_is_not_drawn_through_a_door() throws Exception {
         HousePlan withDoor = PlanEdits.apply(square(), door("wall-1", 3.5));
-        assertThatThrownBy(() -> PlanEdits.apply(withDoor, walls(point(4, -1), point(4, 7)))).isInstanceOf(EditRefused.class).hasMessageContaining("A door is there");
+        assertThatThrownBy(() -> PlanEdits.apply(withDoor, walls(point(4, -1), point(4, 7)))).isInstanceOf(EditRefused.class)
+                .hasMessageContaining("A door is there");
     }
 
     @Property(tries = 50)
@@ -53,18 +55,22 @@ class PlanEditsTest {
     @Test
     void walls_that_turn_a_corner_or_differ_are_not_joined() throws Exception {
         HousePlan house = square();
-        assertThatThrownBy(() -> PlanEdits.apply(house, new PlanEdit.JoinWalls("wall-1", "wall-2"))).hasMessageContaining("run on straight");
+        assertThatThrownBy(() -> PlanEdits.apply(house, new PlanEdit.JoinWalls("wall-1", "wall-2")))
+                .hasMessageContaining("run on straight");
         HousePlan split = PlanEdits.apply(house, new PlanEdit.SplitWall("wall-1", 3));
         HousePlan other = PlanEdits.apply(split, new PlanEdit.SetWall("wall-1", Material.STONE, 0.5, 2.5));
-        assertThatThrownBy(() -> PlanEdits.apply(other, new PlanEdit.JoinWalls("wall-1", split.walls().get(1).id()))).hasMessageContaining("different material");
+        assertThatThrownBy(() -> PlanEdits.apply(other, new PlanEdit.JoinWalls("wall-1", split.walls().get(1).id())))
+                .hasMessageContaining("different material");
     }
 
     @Test
     void moving_a_corner_takes_both_walls_along_and_keeps_their_doors_on_them() throws Exception {
-        HousePlan moved = PlanEdits.apply(PlanEdits.apply(square(), door("wall-1", 6.9)), new PlanEdit.MoveCorner("ground", null, point(8, 0), point(7, 0)));
+        HousePlan moved = PlanEdits.apply(PlanEdits.apply(square(), door("wall-1", 6.9)),
+                new PlanEdit.MoveCorner("ground", null, point(8, 0), point(7, 0)));
         assertThat(moved.walls().get(0).to()).isEqualTo(point(7, 0));
         assertThat(moved.walls().get(1).from()).isEqualTo(point(7, 0));
-        assertThat(moved.walls().get(0).openings()).singleElement().satisfies(door -> assertThat(door.atM() + door.widthM()).isLessThanOrEqualTo(7.0 + 1e-9));
+        assertThat(moved.walls().get(0).openings()).singleElement()
+                .satisfies(door -> assertThat(door.atM() + door.widthM()).isLessThanOrEqualTo(7.0 + 1e-9));
     }
 
     @Test
@@ -81,7 +87,8 @@ class PlanEditsTest {
 
     @Test
     void areas_paths_places_things_and_names_are_set_moved_changed_and_taken_out() throws Exception {
-        HousePlan plan = PlanEdits.apply(square(), new PlanEdit.AddArea("bank", Area.Kind.LAWN, List.of(point(10, 0), point(14, 0), point(14, 4))));
+        HousePlan plan = PlanEdits.apply(square(),
+                new PlanEdit.AddArea("bank", Area.Kind.LAWN, List.of(point(10, 0), point(14, 0), point(14, 4))));
         plan = PlanEdits.apply(plan, new PlanEdit.SetArea("area-1", "steep bank", Area.Kind.LAWN, 0.5, 2, 90));
         plan = PlanEdits.apply(plan, new PlanEdit.AddPlace("bench", point(13.9, 1)));
         assertThat(plan.places().get(0).groundM()).as("a place takes the ground it stands on").isEqualTo(0.5 + 2 * 3.9 / 4, within(1e-9));
@@ -104,11 +111,13 @@ class PlanEditsTest {
 
     @Test
     void what_cannot_be_is_refused_in_words() {
-        assertThatThrownBy(() -> PlanEdits.apply(square(), walls(point(0, 0), point(0, 0.01)))).isInstanceOf(EditRefused.class).hasMessageContaining("too short");
+        assertThatThrownBy(() -> PlanEdits.apply(square(), walls(point(0, 0), point(0, 0.01)))).isInstanceOf(EditRefused.class)
+                .hasMessageContaining("too short");
         assertThatThrownBy(() -> PlanEdits.apply(square(), new PlanEdit.SetWall("wall-1", Material.BRICK, Double.NaN, 2.5)))
                 .isInstanceOf(EditRefused.class).hasMessageContaining("Wall thickness in metres must be from");
         assertThatThrownBy(() -> PlanEdits.apply(square(), door("wall-1", 7.9))).hasMessageContaining("8.00 m long");
-        assertThatThrownBy(() -> PlanEdits.apply(square(), new PlanEdit.SplitWall("wall-9", 1))).hasMessageContaining("no longer on the plan");
+        assertThatThrownBy(() -> PlanEdits.apply(square(), new PlanEdit.SplitWall("wall-9", 1)))
+                .hasMessageContaining("no longer on the plan");
     }
 
     static HousePlan square() throws EditRefused {

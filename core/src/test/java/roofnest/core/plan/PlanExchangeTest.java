@@ -31,22 +31,23 @@ class PlanExchangeTest {
 
     @Test
     void the_published_schema_is_the_one_that_checks() throws Exception {
-        assertThat(Files.readString(Path.of("../docs/plan.schema.json"))).isEqualTo(Files.readString(Path.of("src/main/resources/roofnest/plan.schema.json")));
+        assertThat(Files.readString(Path.of("../docs/plan.schema.json")))
+                .isEqualTo(Files.readString(Path.of("src/main/resources/roofnest/plan.schema.json")));
     }
 
     @Test
     void walls_that_cross_lie_on_one_another_or_are_nothing_are_all_named_at_once() {
         String document = DOCUMENTS.write(Houses.plan("terrace"));
         String walls = """
-                "walls" : [ {"id": "a", "storey": "ground", "from": [0, 0], "to": [4, 4], "material": "brick", "thicknessM": 0.3},
-                  {"id": "b", "storey": "ground", "from": [0, 4], "to": [4, 0], "material": "brick", "thicknessM": 0.3},
-                  {"id": "c", "storey": "ground", "from": [0, 0], "to": [4, 4.001], "material": "brick", "thicknessM": 0.3},
-                  {"id": "d", "storey": "ground", "from": [9, 9], "to": [9, 9], "material": "brick", "thicknessM": 0.3} ], "areas" """;
+            "walls" : [ {"id": "a", "storey": "ground", "from": [0, 0], "to": [4, 4], "material": "brick", "thicknessM": 0.3},
+              {"id": "b", "storey": "ground", "from": [0, 4], "to": [4, 0], "material": "brick", "thicknessM": 0.3},
+              {"id": "c", "storey": "ground", "from": [0, 0], "to": [4, 4.001], "material": "brick", "thicknessM": 0.3},
+              {"id": "d", "storey": "ground", "from": [9, 9], "to": [9, 9], "material": "brick", "thicknessM": 0.3} ], "areas" """;
         int from = document.indexOf("\"walls\"");
         int to = document.indexOf("\"areas\"");
         String crossed = document.substring(0, from) + walls + document.substring(to + "\"areas\"".length());
-        assertThatThrownBy(() -> DOCUMENTS.read(crossed)).isInstanceOfSatisfying(DocumentRefused.class, refused ->
-                assertThat(refused.faults()).extracting(DocumentFault::toString)
+        assertThatThrownBy(() -> DOCUMENTS.read(crossed)).isInstanceOfSatisfying(DocumentRefused.class,
+                refused -> assertThat(refused.faults()).extracting(DocumentFault::toString)
                         .anyMatch(fault -> fault.startsWith("/walls/1:") && fault.contains("“a” and “b” cross at 2.00, 2.00"))
                         .anyMatch(fault -> fault.startsWith("/walls/2:") && fault.contains("lies on the wall “a”"))
                         .anyMatch(fault -> fault.startsWith("/walls/3:") && fault.contains("0.00 m long")));
@@ -56,7 +57,8 @@ class PlanExchangeTest {
     void five_thousand_walls_are_refused_with_the_limit_said() {
         List<Wall> walls = new ArrayList<>();
         for (int i = 0; i < 5000; i++) {
-            walls.add(new Wall("w" + i, "ground", new PlanPoint(i % 100, i / 100), new PlanPoint(i % 100 + 0.5, i / 100), Material.BRICK, 0.1, 2.5, List.of()));
+            walls.add(new Wall("w" + i, "ground", new PlanPoint(i % 100, i / 100), new PlanPoint(i % 100 + 0.5, i / 100), Material.BRICK,
+                    0.1, 2.5, List.of()));
         }
         HousePlan huge = HousePlan.blank("huge", 50).withWalls(walls);
         assertThatThrownBy(() -> DOCUMENTS.read(DOCUMENTS.write(huge))).hasMessage("/walls: Must have at most 2000 items but found 5,000.");
@@ -64,10 +66,12 @@ class PlanExchangeTest {
 
     @Test
     void nan_is_in_no_document_and_in_no_plan() {
-        assertThatThrownBy(() -> DOCUMENTS.read("{\"format\": \"roofnest-plan/1\", \"latitudeDeg\": NaN}")).isInstanceOf(DocumentRefused.class);
+        assertThatThrownBy(() -> DOCUMENTS.read("{\"format\": \"roofnest-plan/1\", \"latitudeDeg\": NaN}"))
+                .isInstanceOf(DocumentRefused.class);
         assertThatThrownBy(() -> new PlanPoint(Double.NaN, 0)).hasMessageContaining("x in metres");
         assertThatThrownBy(() -> new Area.Slope(Double.NaN, 0)).hasMessageContaining("rise in metres");
-        assertThatThrownBy(() -> new Thing("t", "t", Thing.Kind.TREE, new PlanPoint(0, 0), 3, Double.NaN)).hasMessageContaining("radius in metres");
+        assertThatThrownBy(() -> new Thing("t", "t", Thing.Kind.TREE, new PlanPoint(0, 0), 3, Double.NaN))
+                .hasMessageContaining("radius in metres");
     }
 
     @Test

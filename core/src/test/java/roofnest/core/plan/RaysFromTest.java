@@ -39,7 +39,8 @@ class RaysFromTest {
 
     @Test
     void a_tree_takes_by_the_metre_of_its_crown_and_hides_but_not_below_it() {
-        HousePlan field = HousePlan.blank("field", 50).withThings(List.of(new Thing("t", "pear", Thing.Kind.TREE, new PlanPoint(5, 0), 6, 2.0)));
+        HousePlan field
+                = HousePlan.blank("field", 50).withThings(List.of(new Thing("t", "pear", Thing.Kind.TREE, new PlanPoint(5, 0), 6, 2.0)));
         WallCrossings crossings = new WallCrossings(field);
         assertThat(crossings.between(new SpacePoint(0, 0, 3), new SpacePoint(10, 0, 3))).singleElement()
                 .satisfies(crossing -> assertThat(crossing.thicknessM()).isEqualTo(4, within(1e-9)));
@@ -50,7 +51,8 @@ class RaysFromTest {
 
     @Test
     void sloping_ground_rises_steadily_from_its_lowest_edge() {
-        Area bank = new Area("b", "bank", Area.Kind.LAWN, List.of(new PlanPoint(0, 0), new PlanPoint(4, 0), new PlanPoint(4, 8), new PlanPoint(0, 8)), 0.5,
+        Area bank = new Area("b", "bank", Area.Kind.LAWN,
+                List.of(new PlanPoint(0, 0), new PlanPoint(4, 0), new PlanPoint(4, 8), new PlanPoint(0, 8)), 0.5,
                 new Area.Slope(2, 0));
         Ground ground = new Ground(HousePlan.blank("h", 50).withAreas(List.of(bank)));
         assertThat(ground.heightM(new PlanPoint(2, 0))).isEqualTo(0.5, within(1e-9));

@@ -57,7 +57,8 @@ class BatteryYearTest {
 
     @Test
     void the_lowest_day_of_a_panel_lies_in_the_dark_months() {
-        BatteryYear.Outcome year = BatteryYear.of(PACK_AND_PANEL, 260, Climate.MILD_COAST, new BatteryYear.Plan(LocalDate.of(2026, 6, 1), 51, 1, 0));
+        BatteryYear.Outcome year
+                = BatteryYear.of(PACK_AND_PANEL, 260, Climate.MILD_COAST, new BatteryYear.Plan(LocalDate.of(2026, 6, 1), 51, 1, 0));
         assertThat(year.lowest().date().getMonthValue()).isIn(11, 12, 1, 2);
         assertThat(year.lowestByMonth()).hasSizeBetween(12, 13);
     }
@@ -66,12 +67,14 @@ class BatteryYearTest {
     void nothing_is_charged_below_freezing() {
         Climate frost = new Climate("frost", Collections.nCopies(12, -3.0), Climate.MILD_COAST.clearness());
         assertThat(BatteryYear.sunMah(PACK_AND_PANEL, frost, new BatteryYear.Plan(AUTUMN, 51, 1, 0), LocalDate.of(2026, 6, 21))).isZero();
-        assertThat(BatteryYear.sunMah(PACK_AND_PANEL, Climate.MILD_COAST, new BatteryYear.Plan(AUTUMN, 51, 1, 0), LocalDate.of(2026, 6, 21)))
+        assertThat(
+                BatteryYear.sunMah(PACK_AND_PANEL, Climate.MILD_COAST, new BatteryYear.Plan(AUTUMN, 51, 1, 0), LocalDate.of(2026, 6, 21)))
                 .isPositive();
     }
 
     @Property(tries = 60)
-    void more_use_never_leaves_more(@ForAll @DoubleRange(min = 10, max = 400) double draw, @ForAll @DoubleRange(min = 1, max = 100) double more) {
+    void more_use_never_leaves_more(@ForAll @DoubleRange(min = 10, max = 400) double draw,
+            @ForAll @DoubleRange(min = 1, max = 100) double more) {
         BatteryYear.Plan plan = new BatteryYear.Plan(AUTUMN, 51, 0.6, 90);
         assertThat(BatteryYear.of(PACK_AND_PANEL, draw + more, Climate.MILD_COAST, plan).lowest().percent())
                 .isLessThanOrEqualTo(BatteryYear.of(PACK_AND_PANEL, draw, Climate.MILD_COAST, plan).lowest().percent());

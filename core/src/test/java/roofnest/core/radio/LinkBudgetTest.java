@@ -72,7 +72,8 @@ class LinkBudgetTest {
 
     private static SignalMap map(HousePlan plan, double stepM) {
         HousePlan withRouter = plan.withThings(List.of(new Thing("r", "router", Thing.Kind.ROUTER, ROUTER.onPlan(), ROUTER.zM())));
-        return SignalMap.of(withRouter, new SignalModel(withRouter, new WallCrossings(withRouter), List.of()), Band.GHZ_2_4, 15, 2.4, stepM, false);
+        return SignalMap.of(withRouter, new SignalModel(withRouter, new WallCrossings(withRouter), List.of()), Band.GHZ_2_4, 15, 2.4, stepM,
+                false);
     }
 
     private static PathLoss.Ray ray(double distanceM) {

@@ -93,7 +93,8 @@ class PathLossTest {
     }
 
     @Property
-    void loss_is_the_same_both_ways(@ForAll @DoubleRange(min = -20, max = 20) double x, @ForAll @DoubleRange(min = -20, max = 20) double y) {
+    void loss_is_the_same_both_ways(@ForAll @DoubleRange(min = -20, max = 20) double x,
+            @ForAll @DoubleRange(min = -20, max = 20) double y) {
         PathLoss paths = new PathLoss(planWith(walls(3)));
         SpacePoint camera = new SpacePoint(x, y, 2.4);
         assertThat(paths.between(ROUTER, camera, Band.GHZ_5).totalDb())

@@ -32,7 +32,8 @@ class RefitTest {
     private static final PathLoss PATHS = new PathLoss(CROSSINGS);
 
     @Property(tries = 200)
-    void without_a_reading_it_is_the_plain_model_exactly(@ForAll @DoubleRange(min = -8, max = 30) double x, @ForAll @DoubleRange(min = -8, max = 20) double y) {
+    void without_a_reading_it_is_the_plain_model_exactly(@ForAll @DoubleRange(min = -8, max = 30) double x,
+            @ForAll @DoubleRange(min = -8, max = 20) double y) {
         LinkBudget fitted = model(List.of()).link(new SpacePoint(x, y, 2.4), Band.GHZ_2_4, 15).orElseThrow();
         LinkBudget plain = LinkBudget.of(PATHS.between(ROUTER, new SpacePoint(x, y, 2.4), Band.GHZ_2_4), Band.GHZ_2_4, 15);
         assertThat(fitted.rssiDbm()).isEqualTo(plain.rssiDbm(), within(1e-9));
@@ -48,7 +49,8 @@ class RefitTest {
         double pulledFar = heard(List.of(), far) - bent.link(far, Band.GHZ_2_4, 20).orElseThrow().downDbm();
         assertThat(pulledHere).isBetween(5.0, 10.0);
         assertThat(pulledFar).isLessThan(0.65 * pulledHere);
-        assertThat(bent.link(here, Band.GHZ_5, 20)).as("the other band was not read").isEqualTo(model(List.of()).link(here, Band.GHZ_5, 20));
+        assertThat(bent.link(here, Band.GHZ_5, 20)).as("the other band was not read")
+                .isEqualTo(model(List.of()).link(here, Band.GHZ_5, 20));
     }
 
     @Test
@@ -76,7 +78,8 @@ class RefitTest {
     }
 
     @Property(tries = 30)
-    void more_readings_never_make_it_less_sure(@ForAll @IntRange(min = 1, max = 4) int count, @ForAll @DoubleRange(min = -5, max = 25) double x) {
+    void more_readings_never_make_it_less_sure(@ForAll @IntRange(min = 1, max = 4) int count,
+            @ForAll @DoubleRange(min = -5, max = 25) double x) {
         List<Reading> readings = new ArrayList<>();
         SpacePoint asked = new SpacePoint(x, 4, 1.2);
         double before = model(readings).link(asked, Band.GHZ_2_4, 15).orElseThrow().sigmaDb();
@@ -90,7 +93,8 @@ class RefitTest {
 
     @Test
     void leaving_one_out_is_what_fitting_without_it_says() {
-        List<Reading> three = List.of(Reading.ofFigure(new SpacePoint(3, 3, 1.2), Band.GHZ_2_4, -52), Reading.ofFigure(new SpacePoint(12, 2, 1.2), Band.GHZ_2_4, -71),
+        List<Reading> three = List.of(Reading.ofFigure(new SpacePoint(3, 3, 1.2), Band.GHZ_2_4, -52),
+                Reading.ofFigure(new SpacePoint(12, 2, 1.2), Band.GHZ_2_4, -71),
                 Reading.ofFigure(new SpacePoint(16, 9, 1.2), Band.GHZ_2_4, -66));
         double squares = 0;
         for (int i = 0; i < 3; i++) {
@@ -120,7 +124,8 @@ class RefitTest {
             assertThat(link.peer()).isEqualTo("shed point");
         });
         SpacePoint kitchen = new SpacePoint(4, 7, 2.4);
-        assertThat(two.link(kitchen, Band.GHZ_2_4, 15).orElseThrow().rssiDbm()).isEqualTo(one.link(kitchen, Band.GHZ_2_4, 15).orElseThrow().rssiDbm());
+        assertThat(two.link(kitchen, Band.GHZ_2_4, 15).orElseThrow().rssiDbm())
+                .isEqualTo(one.link(kitchen, Band.GHZ_2_4, 15).orElseThrow().rssiDbm());
     }
 
     @Test
@@ -129,8 +134,10 @@ class RefitTest {
         SpacePoint camera = new SpacePoint(16, 9, 2.2);
         HousePlan nearCamera = with(PLAN, new Thing("h", "Perch hub", Thing.Kind.HUB, new PlanPoint(15.5, 8.5), 1));
         HousePlan nearRouter = with(PLAN, new Thing("h", "Perch hub", Thing.Kind.HUB, new PlanPoint(ROUTER.xM() + 0.5, ROUTER.yM()), 1));
-        LinkBudget far = new SignalModel(nearCamera, new WallCrossings(nearCamera), List.of()).cameraLink(camera, Band.GHZ_2_4, drift).orElseThrow();
-        LinkBudget close = new SignalModel(nearRouter, new WallCrossings(nearRouter), List.of()).cameraLink(camera, Band.GHZ_2_4, drift).orElseThrow();
+        LinkBudget far = new SignalModel(nearCamera, new WallCrossings(nearCamera), List.of()).cameraLink(camera, Band.GHZ_2_4, drift)
+                .orElseThrow();
+        LinkBudget close = new SignalModel(nearRouter, new WallCrossings(nearRouter), List.of()).cameraLink(camera, Band.GHZ_2_4, drift)
+                .orElseThrow();
         assertThat(far.peer()).isEqualTo("Perch hub to " + PLAN.router().orElseThrow().name());
         assertThat(close.peer()).isEqualTo("Perch hub");
         LinkBudget direct = model(List.of()).cameraLink(camera, Band.GHZ_2_4, drift).orElseThrow();
@@ -147,12 +154,14 @@ class RefitTest {
     @Test
     void the_whole_map_agrees_with_single_links_on_the_largest_house() {
         HousePlan maltings = Houses.plan("maltings");
-        SignalModel model = new SignalModel(maltings, new WallCrossings(maltings), List.of(Reading.ofFigure(new SpacePoint(14, 13, 1.2), Band.GHZ_2_4, -61)));
+        SignalModel model = new SignalModel(maltings, new WallCrossings(maltings),
+                List.of(Reading.ofFigure(new SpacePoint(14, 13, 1.2), Band.GHZ_2_4, -61)));
         SignalMap mean = SignalMap.of(maltings, model, Band.GHZ_2_4, 15, 2.4, 4, false);
         SignalMap sure = SignalMap.of(maltings, model, Band.GHZ_2_4, 15, 2.4, 4, true);
         for (int row = 0; row < mean.rssiDbm().length; row++) {
             for (int column = 0; column < mean.rssiDbm()[0].length; column++) {
-                LinkBudget link = model.link(new SpacePoint(mean.originXM() + 4 * column, mean.originYM() + 4 * row, 2.4), Band.GHZ_2_4, 15).orElseThrow();
+                LinkBudget link = model.link(new SpacePoint(mean.originXM() + 4 * column, mean.originYM() + 4 * row, 2.4), Band.GHZ_2_4, 15)
+                        .orElseThrow();
                 assertThat(mean.rssiDbm()[row][column]).isEqualTo(link.rssiDbm(), within(1e-6));
                 assertThat(sure.rssiDbm()[row][column]).isLessThan(mean.rssiDbm()[row][column]);
             }

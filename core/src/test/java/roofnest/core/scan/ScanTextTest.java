@@ -20,47 +20,50 @@ import roofnest.core.catalogue.WifiSecurity;
 
 class ScanTextTest {
     private static final String IW = """
-            BSS 02:00:5e:10:00:01(on wlan0) -- associated
-            \tTSF: 1234567 usec (0d, 00:00:01)
-            \tfreq: 2437
-            \tbeacon interval: 100 TUs
-            \tcapability: ESS Privacy ShortSlotTime (0x0411)
-            \tsignal: -61.00 dBm
-            \tlast seen: 120 ms ago
-            \tSSID: Weirhouse
-            \tSupported rates: 1.0* 2.0* 5.5* 11.0*\s
-            \tDS Parameter set: channel 6
-            \tBSS Load:
-            \t\t * station count: 3
-            \t\t * channel utilisation: 102/255
-            \tRSN:\t * Version: 1
-            \t\t * Group cipher: CCMP
-            \t\t * Authentication suites: PSK SAE
-            \tHT operation:
-            \t\t * primary channel: 6
-            \t\t * secondary channel offset: above
-            BSS 02:00:5e:10:00:02(on wlan0)
-            \tfreq: 5180.0
-            \tsignal: -72,50 dBm
-            \tSSID: Caf\\xc3\\xa9 M\\xc3\\xbchle
-            \tRSN:\t * Version: 1
-            \t\t * Authentication suites: SAE
-            BSS 02:00:5e:10:00:03(on wlan0)
-            \tfreq: 2412
-            \tsignal: -80.00 dBm
-            \tSSID: \\x00\\x00\\x00\\x00
-            BSS 02:00:5e:10:00:04(on wlan0)
-            \tfreq: 24
-            """;
+        BSS 02:00:5e:10:00:01(on wlan0) -- associated
+        \tTSF: 1234567 usec (0d, 00:00:01)
+        \tfreq: 2437
+        \tbeacon interval: 100 TUs
+        \tcapability: ESS Privacy ShortSlotTime (0x0411)
+        \tsignal: -61.00 dBm
+        \tlast seen: 120 ms ago
+        \tSSID: Weirhouse
+        \tSupported rates: 1.0* 2.0* 5.5* 11.0*\s
+        \tDS Parameter set: channel 6
+        \tBSS Load:
+        \t\t * station count: 3
+        \t\t * channel utilisation: 102/255
+        \tRSN:\t * Version: 1
+        \t\t * Group cipher: CCMP
+        \t\t * Authentication suites: PSK SAE
+        \tHT operation:
+        \t\t * primary channel: 6
+        \t\t * secondary channel offset: above
+        BSS 02:00:5e:10:00:02(on wlan0)
+        \tfreq: 5180.0
+        \tsignal: -72,50 dBm
+        \tSSID: Caf\\xc3\\xa9 M\\xc3\\xbchle
+        \tRSN:\t * Version: 1
+        \t\t * Authentication suites: SAE
+        BSS 02:00:5e:10:00:03(on wlan0)
+        \tfreq: 2412
+        \tsignal: -80.00 dBm
+        \tSSID: \\x00\\x00\\x00\\x00
+        BSS 02:00:5e:10:00:04(on wlan0)
+        \tfreq: 24
+        """;
 
     @Test
     void iw_gives_name_signal_channel_width_security_and_load() {
         Scan scan = ScanText.read(IW);
         assertThat(scan.source()).isEqualTo(Scan.Source.IW);
         assertThat(scan.heard()).containsExactly(
-                new HeardNetwork("Weirhouse", "02:00:5e:10:00:01", -61, 6, Band.GHZ_2_4, HeardNetwork.Second.ABOVE, Optional.of(WifiSecurity.WPA2_WPA3), Optional.of(0.4)),
-                new HeardNetwork("Café Mühle", "02:00:5e:10:00:02", -72.5, 36, Band.GHZ_5, HeardNetwork.Second.NONE, Optional.of(WifiSecurity.WPA3), Optional.empty()),
-                new HeardNetwork("", "02:00:5e:10:00:03", -80, 1, Band.GHZ_2_4, HeardNetwork.Second.NONE, Optional.of(WifiSecurity.OPEN), Optional.empty()));
+                new HeardNetwork("Weirhouse", "02:00:5e:10:00:01", -61, 6, Band.GHZ_2_4, HeardNetwork.Second.ABOVE,
+                        Optional.of(WifiSecurity.WPA2_WPA3), Optional.of(0.4)),
+                new HeardNetwork("Café Mühle", "02:00:5e:10:00:02", -72.5, 36, Band.GHZ_5, HeardNetwork.Second.NONE,
+                        Optional.of(WifiSecurity.WPA3), Optional.empty()),
+                new HeardNetwork("", "02:00:5e:10:00:03", -80, 1, Band.GHZ_2_4, HeardNetwork.Second.NONE, Optional.of(WifiSecurity.OPEN),
+                        Optional.empty()));
     }
 
     @Test
@@ -78,13 +81,13 @@ class ScanTextTest {
     @Test
     void nmcli_tables_are_read_whatever_the_width_of_a_name() {
         Scan scan = ScanText.read("""
-                IN-USE  BSSID              SSID               MODE   CHAN  RATE        SIGNAL  BARS  SECURITY
-                *       02:00:5E:10:00:01  Weirhouse          Infra  6     270 Mbit/s  78      ▂▄▆_  WPA2 WPA3
-                        02:00:5E:10:00:02  two  gaps  in it   Infra  11    54,0 Mbit/s  40      ▂▄__  WPA1 WPA2
-                        02:00:5E:10:00:03  水車小屋             Infra  1     130 Mbit/s  22      ▂___  --
-                        02:00:5E:10:00:05  --                 Infra  44    130 Mbit/s  30      ▂___  WPA2 802.1X
-                        02:00:5E:10:00:04  cut off            Inf
-                """);
+            IN-USE  BSSID              SSID               MODE   CHAN  RATE        SIGNAL  BARS  SECURITY
+            *       02:00:5E:10:00:01  Weirhouse          Infra  6     270 Mbit/s  78      ▂▄▆_  WPA2 WPA3
+                    02:00:5E:10:00:02  two  gaps  in it   Infra  11    54,0 Mbit/s  40      ▂▄__  WPA1 WPA2
+                    02:00:5E:10:00:03  水車小屋             Infra  1     130 Mbit/s  22      ▂___  --
+                    02:00:5E:10:00:05  --                 Infra  44    130 Mbit/s  30      ▂___  WPA2 802.1X
+                    02:00:5E:10:00:04  cut off            Inf
+            """);
         assertThat(scan.source()).isEqualTo(Scan.Source.NMCLI_TABLE);
         assertThat(scan.heard()).extracting(HeardNetwork::name).containsExactly("Weirhouse", "two  gaps  in it", "水車小屋", "");
         assertThat(scan.heard()).extracting(HeardNetwork::rssiDbm).containsExactly(-61.0, -80.0, -89.0, -85.0);
@@ -97,14 +100,15 @@ class ScanTextTest {
     @Test
     void terse_nmcli_is_told_apart_by_its_values() {
         Scan scan = ScanText.read("""
-                *:02\\:00\\:5E\\:10\\:00\\:01:Weirhouse:Infra:6:270 Mbit/s:78:▂▄▆_:WPA2
-                 :02\\:00\\:5E\\:10\\:00\\:02:name\\: with colon:Infra:11:54 Mbit/s:40:▂▄__:WPA2
-                 :02\\:00\\:5E\\:10\\:00\\:03::Infra:1:130 Mbit/s:22:▂___:
-                """);
+            *:02\\:00\\:5E\\:10\\:00\\:01:Weirhouse:Infra:6:270 Mbit/s:78:▂▄▆_:WPA2
+             :02\\:00\\:5E\\:10\\:00\\:02:name\\: with colon:Infra:11:54 Mbit/s:40:▂▄__:WPA2
+             :02\\:00\\:5E\\:10\\:00\\:03::Infra:1:130 Mbit/s:22:▂___:
+            """);
         assertThat(scan.source()).isEqualTo(Scan.Source.NMCLI_TERSE);
         assertThat(scan.heard()).extracting(HeardNetwork::name).containsExactly("Weirhouse", "name: with colon", "");
         assertThat(scan.heard()).extracting(HeardNetwork::channel).containsExactly(6, 11, 1);
-        assertThat(scan.heard()).extracting(HeardNetwork::bssid).containsExactly("02:00:5e:10:00:01", "02:00:5e:10:00:02", "02:00:5e:10:00:03");
+        assertThat(scan.heard()).extracting(HeardNetwork::bssid).containsExactly("02:00:5e:10:00:01", "02:00:5e:10:00:02",
+                "02:00:5e:10:00:03");
         assertThat(scan.unread()).isEmpty();
     }
 
@@ -119,27 +123,27 @@ class ScanTextTest {
     void netsh_is_read_in_any_language() {
         String german = """
 
-                Schnittstellenname : WLAN\s
-                Momentan sind 2 Netzwerke sichtbar.
+            Schnittstellenname : WLAN\s
+            Momentan sind 2 Netzwerke sichtbar.
 
-                SSID 1 : Weirhouse
-                    Netzwerktyp             : Infrastruktur
-                    Authentifizierung       : WPA2-Personal
-                    Verschlüsselung         : CCMP
-                    BSSID 1                 : 02:00:5e:10:00:01
-                         Signal             : 83%
-                         Funktyp            : 802.11n
-                         Kanal              : 6
-                         Basisraten (MBit/s) : 1 2 5.5 11
-                    BSSID 2                 : 02:00:5e:10:00:09
-                         Signal             : 20 %
-                         Kanal              : 36
+            SSID 1 : Weirhouse
+                Netzwerktyp             : Infrastruktur
+                Authentifizierung       : WPA2-Personal
+                Verschlüsselung         : CCMP
+                BSSID 1                 : 02:00:5e:10:00:01
+                     Signal             : 83%
+                     Funktyp            : 802.11n
+                     Kanal              : 6
+                     Basisraten (MBit/s) : 1 2 5.5 11
+                BSSID 2                 : 02:00:5e:10:00:09
+                     Signal             : 20 %
+                     Kanal              : 36
 
-                SSID 2 :\s
-                    Authentifizierung       : WPA3-Personal
-                    BSSID 1                 : 02:00:5e:10:00:02
-                         Signal             : 40%
-                """;
+            SSID 2 :\s
+                Authentifizierung       : WPA3-Personal
+                BSSID 1                 : 02:00:5e:10:00:02
+                     Signal             : 40%
+            """;
         Scan scan = ScanText.read(german);
         assertThat(scan.source()).isEqualTo(Scan.Source.NETSH);
         assertThat(scan.heard()).extracting(HeardNetwork::channel).containsExactly(6, 36);
@@ -153,10 +157,12 @@ class ScanTextTest {
 
     @Test
     void csv_is_read_with_any_delimiter_and_decimal_comma() {
-        Scan semicolons = ScanText.read("\uFEFFSSID;BSSID;RSSI (dBm);Frequency;Security\n\"Weir; house\";02-00-5E-10-00-01;-61,5;2,437 GHz;WPA2\nnothing;here\n");
+        Scan semicolons = ScanText.read(
+                "\uFEFFSSID;BSSID;RSSI (dBm);Frequency;Security\n\"Weir; house\";02-00-5E-10-00-01;-61,5;2,437 GHz;WPA2\nnothing;here\n");
         assertThat(semicolons.source()).isEqualTo(Scan.Source.CSV);
-        assertThat(semicolons.heard()).containsExactly(new HeardNetwork("Weir; house", "02:00:5e:10:00:01", -61.5, 6, Band.GHZ_2_4, HeardNetwork.Second.NONE,
-                Optional.of(WifiSecurity.WPA2), Optional.empty()));
+        assertThat(semicolons.heard())
+                .containsExactly(new HeardNetwork("Weir; house", "02:00:5e:10:00:01", -61.5, 6, Band.GHZ_2_4, HeardNetwork.Second.NONE,
+                        Optional.of(WifiSecurity.WPA2), Optional.empty()));
         assertThat(semicolons.unread()).containsExactly(new Scan.Unread(3, "nothing;here"));
         Scan commas = ScanText.read("name,channel,signal\n\"a \"\"quoted\"\" name\",11,70\n");
         assertThat(commas.heard()).extracting(HeardNetwork::name).containsExactly("a \"quoted\" name");
@@ -200,7 +206,9 @@ class ScanTextTest {
     /** Lines of real scans, cut, mixed and doubled at random. */
     @Property(tries = 300)
     void scans_torn_to_pieces_lose_no_line(@ForAll @Size(max = 30) List<@IntRange(max = 10_000) Integer> picks) {
-        List<String> pool = (IW + "SSID 1 : a\n    BSSID 1 : 02:00:5e:10:00:01\n  Signal : 300%\n  Signal : 80%\n   Kanal : 999\n*:02\\:00\\:5E\\:10\\:00\\:01:a:6:50:WPA2\nSSID,CHAN,SIGNAL\n\"open,6\na,6,\\\n"
+        List<String> pool = (IW
+                + "SSID 1 : a\n    BSSID 1 : 02:00:5e:10:00:01\n  Signal : 300%\n  Signal : 80%\n   Kanal : "
+                + "999\n*:02\\:00\\:5E\\:10\\:00\\:01:a:6:50:WPA2\nSSID,CHAN,SIGNAL\n\"open,6\na,6,\\\n"
                 + "IN-USE  BSSID  SSID  CHAN  SIGNAL\n*\n*  *  *  *  *  *\n").lines().toList();
         StringBuilder text = new StringBuilder();
         for (int pick : picks) {

@@ -42,8 +42,9 @@ class SpotsTest {
             new Promise.MakeOut(PromiseKey.written(1), DetailLevel.RECOGNISE, "river-stairs", Light.BOTH),
             new Promise.MakeOut(PromiseKey.written(2), DetailLevel.OBSERVE, "lane-door", Light.BOTH),
             new Promise.NeverShows(PromiseKey.written(3), "landing"));
-    private static final Camera BADLY_HUNG = new Camera(7, "Eye", Catalogue.shipped().get("dunmark-post"), new CameraPose(11.4, 2.0, 2.4, 300, 12), Set.of(),
-            Camera.Settings.DEFAULT, false, false, false, Optional.of(LocalDate.of(2026, 11, 1)));
+    private static final Camera BADLY_HUNG
+            = new Camera(7, "Eye", Catalogue.shipped().get("dunmark-post"), new CameraPose(11.4, 2.0, 2.4, 300, 12), Set.of(),
+                    Camera.Settings.DEFAULT, false, false, false, Optional.of(LocalDate.of(2026, 11, 1)));
 
     @Test
     void what_is_suggested_is_better_and_says_what_changes() {
@@ -59,7 +60,8 @@ class SpotsTest {
             fewest = Math.min(fewest, there.count(Standing.BROKEN));
             assertThat(suggestion.changes()).isEqualTo(BetterSpot.changes(now, there));
         }
-        assertThat(judge.again(facts.withCamera(BADLY_HUNG.withPose(outcome.suggestions().get(0).pose()))).count(Standing.BROKEN)).as("the first is the best").isEqualTo(fewest);
+        assertThat(judge.again(facts.withCamera(BADLY_HUNG.withPose(outcome.suggestions().get(0).pose()))).count(Standing.BROKEN))
+                .as("the first is the best").isEqualTo(fewest);
         assertThat(outcome.suggestions().get(0).changes()).anySatisfy(change -> assertThat(change.better()).isTrue());
         assertThat(outcome.suggestions()).allSatisfy(one -> assertThat(outcome.suggestions()).filteredOn(other -> other != one)
                 .allSatisfy(other -> assertThat(one.pose().onPlan().distanceM(other.pose().onPlan())).isGreaterThanOrEqualTo(1.5)));
@@ -68,7 +70,8 @@ class SpotsTest {
     @Test
     void the_same_question_has_the_same_answer() {
         HouseholdFacts facts = facts(WISHES);
-        assertThat(BetterSpot.forCamera(HouseholdJudge.of(facts), facts, BADLY_HUNG)).isEqualTo(BetterSpot.forCamera(HouseholdJudge.of(facts), facts, BADLY_HUNG));
+        assertThat(BetterSpot.forCamera(HouseholdJudge.of(facts), facts, BADLY_HUNG))
+                .isEqualTo(BetterSpot.forCamera(HouseholdJudge.of(facts), facts, BADLY_HUNG));
     }
 
     @Test
@@ -93,7 +96,8 @@ class SpotsTest {
         assertThat(outcome.cameras()).as("stairs and hives lie on opposite sides of the house").hasSize(2);
         List<Camera> hung = new ArrayList<>();
         for (FewestCameras.Hung spot : outcome.cameras()) {
-            Camera camera = new Camera(hung.size() + 1, "c" + hung.size(), BADLY_HUNG.model(), spot.pose(), Set.of(), Camera.Settings.DEFAULT, false, false, false, Optional.empty());
+            Camera camera = new Camera(hung.size() + 1, "c" + hung.size(), BADLY_HUNG.model(), spot.pose(), Set.of(),
+                    Camera.Settings.DEFAULT, false, false, false, Optional.empty());
             hung.add(camera.withMasked(judge.cellsShowing(facts, camera)));
         }
         assertThat(judge.again(facts.withCameras(hung)).promises()).filteredOn(judged -> more.contains(judged.promise()))
@@ -103,7 +107,8 @@ class SpotsTest {
     @Test
     void what_no_spot_can_keep_is_named() {
         HousePlan far = PLAN.withPlaces(List.of(new Place("moor", "moor", new PlanPoint(200, 200), 0)));
-        HouseholdFacts facts = new HouseholdFacts(Optional.of(far), List.of(), List.of(new Promise.MakeOut(PromiseKey.written(1), DetailLevel.IDENTIFY, "moor", Light.DAY)),
+        HouseholdFacts facts = new HouseholdFacts(Optional.of(far), List.of(),
+                List.of(new Promise.MakeOut(PromiseKey.written(1), DetailLevel.IDENTIFY, "moor", Light.DAY)),
                 Optional.empty(), 0, new Access(List.of(), List.of()), List.of(), Climate.MILD_COAST, LocalDate.of(2026, 12, 3), false);
         FewestCameras.Outcome outcome = FewestCameras.of(HouseholdJudge.of(facts), facts, BADLY_HUNG.model());
         assertThat(outcome.cameras()).isEmpty();
@@ -148,12 +153,14 @@ class SpotsTest {
 
     @Test
     void what_nothing_covers_cannot_be_asked_for() {
-        assertThatThrownBy(() -> SetCover.solve(Set.of(1, 2), List.of(new SetCover.Choice(Set.of(1), 1)))).hasMessageContaining("nothing covers 2");
+        assertThatThrownBy(() -> SetCover.solve(Set.of(1, 2), List.of(new SetCover.Choice(Set.of(1), 1))))
+                .hasMessageContaining("nothing covers 2");
         assertThat(SetCover.solve(Set.of(), List.of()).chosen()).isEmpty();
     }
 
     private static HouseholdFacts facts(List<Promise> written) {
-        return new HouseholdFacts(Optional.of(PLAN), List.of(BADLY_HUNG), written, Optional.empty(), 0, new Access(List.of(), List.of()), List.of(),
+        return new HouseholdFacts(Optional.of(PLAN), List.of(BADLY_HUNG), written, Optional.empty(), 0, new Access(List.of(), List.of()),
+                List.of(),
                 Climate.MILD_COAST, LocalDate.of(2026, 12, 3), false);
     }
 }

@@ -73,7 +73,8 @@ class LightTest {
 
     @Test
     void a_floor_that_juts_out_just_above_is_a_soffit() {
-        Storey upper = new Storey("u", "Upper", 2.6, 2.4, List.of(new PlanPoint(-2, -2), new PlanPoint(2, -2), new PlanPoint(2, 2), new PlanPoint(-2, 2)));
+        Storey upper = new Storey("u", "Upper", 2.6, 2.4,
+                List.of(new PlanPoint(-2, -2), new PlanPoint(2, -2), new PlanPoint(2, 2), new PlanPoint(-2, 2)));
         HousePlan plan = FIELD.withStoreys(List.of(FIELD.storeys().get(0), upper));
         assertThat(Bounce.of(plan, eye(plan, new CameraPose(0, 0, 2.45, 0, 10))).soffitM()).isEqualTo(0.15, within(1e-9));
         assertThat(Bounce.of(plan, eye(plan, new CameraPose(0, 0, 2.45, 0, 10))).worstM()).isLessThan(Bounce.CLEAR_M);
@@ -82,7 +83,8 @@ class LightTest {
 
     @Property(tries = 60)
     void a_wider_lens_of_the_same_density_never_has_a_smaller_footprint(
-            @ForAll @DoubleRange(min = 40, max = 100) double hfov, @ForAll @DoubleRange(min = 1, max = 9) double wider, @ForAll @DoubleRange(min = 0, max = 359) double heading) {
+            @ForAll @DoubleRange(min = 40, max = 100) double hfov, @ForAll @DoubleRange(min = 1, max = 9) double wider,
+            @ForAll @DoubleRange(min = 0, max = 359) double heading) {
         CameraPose pose = new CameraPose(0, 0, 1.7, heading, 0);
         assertThat(area(hfov + wider, pose)).isGreaterThanOrEqualTo(area(hfov, pose) - 0.5);
     }

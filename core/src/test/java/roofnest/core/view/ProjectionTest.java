@@ -78,7 +78,8 @@ class ProjectionTest {
     }
 
     @Property
-    void farther_is_never_denser(@ForAll @DoubleRange(min = 1, max = 30) double nearM, @ForAll @DoubleRange(min = 0.1, max = 20) double moreM,
+    void farther_is_never_denser(@ForAll @DoubleRange(min = 1, max = 30) double nearM,
+            @ForAll @DoubleRange(min = 0.1, max = 20) double moreM,
             @ForAll @DoubleRange(min = -40, max = 40) double bearing) {
         Projection projection = new Projection(rectilinear(100), LEVEL_NORTH);
         assertThat(PixelDensity.atPxPerM(projection, at(bearing, nearM + moreM)))

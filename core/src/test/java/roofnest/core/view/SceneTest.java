@@ -43,7 +43,8 @@ class SceneTest {
         Random random = new Random(5);
         int compared = 0;
         for (int pose = 0; pose < 25; pose++) {
-            CameraPose at = new CameraPose(-10 + 50 * random.nextDouble(), -10 + 30 * random.nextDouble(), 1 + 4 * random.nextDouble(), 360 * random.nextDouble(), 5 + 20 * random.nextDouble());
+            CameraPose at = new CameraPose(-10 + 50 * random.nextDouble(), -10 + 30 * random.nextDouble(), 1 + 4 * random.nextDouble(),
+                    360 * random.nextDouble(), 5 + 20 * random.nextDouble());
             Projection projection = new Projection(LENS, at);
             List<PictureShape> shapes = new CameraPicture(scene, projection, false).shapes(List.of());
             for (int i = 0; i < 40; i++) {
@@ -60,7 +61,8 @@ class SceneTest {
 
     @Test
     void a_bank_hides_what_stands_behind_it_and_carries_who_stands_on_it() {
-        Area bank = new Area("b", "bank", Area.Kind.LAWN, List.of(new PlanPoint(-3, 6), new PlanPoint(3, 6), new PlanPoint(3, 8), new PlanPoint(-3, 8)), 2.0, null);
+        Area bank = new Area("b", "bank", Area.Kind.LAWN,
+                List.of(new PlanPoint(-3, 6), new PlanPoint(3, 6), new PlanPoint(3, 8), new PlanPoint(-3, 8)), 2.0, null);
         HousePlan plan = HousePlan.blank("h", 50).withAreas(List.of(bank));
         Projection projection = new Projection(LENS, new CameraPose(0, 0, 1.5, 0, 0));
         CameraPicture.Figure behind = new CameraPicture.Figure("behind", new SpacePoint(0, 12, 0));

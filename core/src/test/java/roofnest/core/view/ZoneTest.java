@@ -29,7 +29,8 @@ class ZoneTest {
     void a_pixel_on_the_ground_comes_back_to_itself_through_the_plan(
             @ForAll @DoubleRange(min = -100, max = 100) double x, @ForAll @DoubleRange(min = 0.5, max = 10) double height,
             @ForAll @DoubleRange(min = 0, max = 359) double heading, @ForAll @DoubleRange(min = 0, max = 80) double tilt,
-            @ForAll @DoubleRange(min = 0, max = 1) double across, @ForAll @DoubleRange(min = 0, max = 1) double down, @ForAll boolean fish) {
+            @ForAll @DoubleRange(min = 0, max = 1) double across, @ForAll @DoubleRange(min = 0, max = 1) double down,
+            @ForAll boolean fish) {
         LensSpec lens = fish ? FISH : POST.lens();
         Projection projection = new Projection(lens, new CameraPose(x, 3, height, heading, tilt));
         Projection.Pixel pixel = new Projection.Pixel(across * lens.widthPx(), down * lens.heightPx());
@@ -42,12 +43,15 @@ class ZoneTest {
 
     @Property(tries = 100)
     void a_zone_below_the_horizon_comes_back_from_the_plan_as_it_was(
-            @ForAll @DoubleRange(min = 0, max = 359) double heading, @ForAll @DoubleRange(min = 25, max = 50) double tilt, @ForAll @DoubleRange(min = 2, max = 5) double height) {
+            @ForAll @DoubleRange(min = 0, max = 359) double heading, @ForAll @DoubleRange(min = 25, max = 50) double tilt,
+            @ForAll @DoubleRange(min = 2, max = 5) double height) {
         Projection projection = new Projection(POST.lens(), new CameraPose(4, 4, height, heading, tilt));
         Zone zone = new Zone("z", List.of(corner(0.2, 0.5), corner(0.7, 0.5), corner(0.8, 0.9), corner(0.2, 0.8)));
         List<PlanPoint> ground = zone.onPlan(projection);
-        List<PlanPoint> corners = zone.corners().stream().map(corner -> projection.onGround(corner.pixel(POST.lens()), 0).orElseThrow().onPlan()).toList();
-        assertThat(Segments.polygon(ground).getArea()).isEqualTo(Segments.polygon(corners).getArea(), within(0.02 * Segments.polygon(corners).getArea()));
+        List<PlanPoint> corners
+                = zone.corners().stream().map(corner -> projection.onGround(corner.pixel(POST.lens()), 0).orElseThrow().onPlan()).toList();
+        assertThat(Segments.polygon(ground).getArea()).isEqualTo(Segments.polygon(corners).getArea(),
+                within(0.02 * Segments.polygon(corners).getArea()));
         Zone back = Zone.fromPlan("z", corners, projection).orElseThrow();
         assertThat(back.corners()).hasSize(4).allSatisfy(corner -> assertThat(zone.corners()).anySatisfy(was -> {
             assertThat(corner.acrossShare()).isEqualTo(was.acrossShare(), within(1.0 / POST.lens().widthPx()));

@@ -74,7 +74,8 @@ class DayTest {
         Task boot = new Task("boot", "Gate", "Power on", 1, 1, Set.of(), Set.of());
         Task after = new Task("after", "Gate", "Update", 1, 30, Set.of("boot"), Set.of());
         Task other = new Task("other", "House", "Talk", 20, 0, Set.of(), Set.of());
-        Day day = Day.at(Timeline.shortest(List.of(boot, after, other), 1).placed(), Map.of("boot", new Day.Mark(Optional.of(0), Optional.of(1), Optional.empty())), 1, 1);
+        Day day = Day.at(Timeline.shortest(List.of(boot, after, other), 1).placed(),
+                Map.of("boot", new Day.Mark(Optional.of(0), Optional.of(1), Optional.empty())), 1, 1);
         assertThat(day.now()).isEmpty();
         assertThat(day.left().get(0)).satisfies(next -> {
             assertThat(next.task().id()).isEqualTo("after");
@@ -93,13 +94,16 @@ class DayTest {
 
     @Test
     void marks_go_forwards_only() {
-        assertThatThrownBy(() -> new Day.Mark(Optional.empty(), Optional.of(1), Optional.empty())).hasMessageContaining("begun, then let go");
-        assertThatThrownBy(() -> new Day.Mark(Optional.of(5), Optional.of(1), Optional.empty())).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new Day.Mark(Optional.empty(), Optional.of(1), Optional.empty()))
+                .hasMessageContaining("begun, then let go");
+        assertThatThrownBy(() -> new Day.Mark(Optional.of(5), Optional.of(1), Optional.empty()))
+                .isInstanceOf(IllegalArgumentException.class);
     }
 
     /** Whoever does what the day says to do now, whatever the pace, comes to the end. */
     @Property(tries = 15)
-    void doing_what_it_says_gets_everything_done(@ForAll @IntRange(min = 1, max = 4) int slowness, @ForAll @IntRange(min = 1, max = 2) int installers) {
+    void doing_what_it_says_gets_everything_done(@ForAll @IntRange(min = 1, max = 4) int slowness,
+            @ForAll @IntRange(min = 1, max = 2) int installers) {
         Catalogue catalogue = Catalogue.shipped();
         Job job = new Job(0, 0, 1, List.of(
                 new Job.Work("Gate", catalogue.get("dunmark-post"), PairingMethod.Way.HOTSPOT, 6, 2.4, false, false),
@@ -107,7 +111,8 @@ class DayTest {
         List<Timeline.Placed> planned = Timeline.shortest(job.tasks(), installers).placed();
         Map<String, Day.Mark> marks = new HashMap<>();
         int clock = 0;
-        for (int steps = 0; steps < 200 && marks.values().stream().filter(mark -> mark.done().isPresent()).count() < planned.size(); steps++) {
+        for (int steps = 0; steps < 200
+                && marks.values().stream().filter(mark -> mark.done().isPresent()).count() < planned.size(); steps++) {
             Day day = Day.at(planned, marks, clock, installers);
             int at = clock;
             for (Task task : day.now()) {
@@ -120,7 +125,8 @@ class DayTest {
                 Task task = placed.task();
                 if (mark.begun().isPresent() && mark.handsOff().isEmpty() && clock >= mark.begun().get() + task.handsOnMinutes()) {
                     marks.put(task.id(), new Day.Mark(mark.begun(), Optional.of(clock), Optional.empty()));
-                } else if (mark.handsOff().isPresent() && mark.done().isEmpty() && clock >= mark.handsOff().get() + task.handsFreeMinutes()) {
+                } else if (mark.handsOff().isPresent() && mark.done().isEmpty()
+                        && clock >= mark.handsOff().get() + task.handsFreeMinutes()) {
                     marks.put(task.id(), new Day.Mark(mark.begun(), mark.handsOff(), Optional.of(clock)));
                 }
             }
@@ -135,8 +141,10 @@ class DayTest {
         assertThat(slow.of("mount")).isEqualTo((3 * 1 + 3 * 2) / 6.0);
         assertThat(slow.of("aim")).isEqualTo(1);
         Job.Work work = new Job.Work("Gate", Catalogue.shipped().get("dunmark-post"), PairingMethod.Way.HOTSPOT, 6, 2.4, false, false);
-        int ordinary = new Job(0, 0, 0, List.of(work)).tasks().stream().filter(task -> task.id().equals("camera 1 mount")).findFirst().orElseThrow().handsOnMinutes();
-        int own = new Job(0, 0, 0, List.of(work), slow).tasks().stream().filter(task -> task.id().equals("camera 1 mount")).findFirst().orElseThrow().handsOnMinutes();
+        int ordinary = new Job(0, 0, 0, List.of(work)).tasks().stream().filter(task -> task.id().equals("camera 1 mount")).findFirst()
+                .orElseThrow().handsOnMinutes();
+        int own = new Job(0, 0, 0, List.of(work), slow).tasks().stream().filter(task -> task.id().equals("camera 1 mount")).findFirst()
+                .orElseThrow().handsOnMinutes();
         assertThat(own).isEqualTo((int) Math.round(ordinary * 1.5));
         assertThat(Pace.kindOf("camera 12 mount")).isEqualTo("mount");
         assertThat(Pace.kindOf("hand over")).isEqualTo("hand over");

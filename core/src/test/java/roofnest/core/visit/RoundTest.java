@@ -43,7 +43,8 @@ class RoundTest {
     @Test
     void windows_that_do_not_go_together_leave_the_fewest_out_and_say_whom() {
         int[][] near = {{0, 5, 5, 5}, {5, 0, 5, 5}, {5, 5, 0, 5}, {5, 5, 5, 0}};
-        Round round = Round.best(List.of(stop(1, 240, EIGHT, EIGHT + 10), stop(2, 30, EIGHT, EIGHT + 20), stop(3, 30, EIGHT + 30, EIGHT + 60)), near, EIGHT);
+        Round round = Round.best(
+                List.of(stop(1, 240, EIGHT, EIGHT + 10), stop(2, 30, EIGHT, EIGHT + 20), stop(3, 30, EIGHT + 30, EIGHT + 60)), near, EIGHT);
         assertThat(round.visits()).extracting(visit -> visit.stop().id()).containsExactly(2L, 3L);
         assertThat(round.missed()).extracting(Round.Stop::id).containsExactly(1L);
     }
@@ -51,8 +52,10 @@ class RoundTest {
     @Test
     void no_stops_are_no_round_and_a_ragged_table_is_refused() {
         assertThat(Round.best(List.of(), new int[][] {{0}}, EIGHT).homeMinute()).isEqualTo(EIGHT);
-        assertThatThrownBy(() -> Round.best(List.of(stop(1, 10, 0, 1000)), new int[][] {{0, 5}}, EIGHT)).hasMessageContaining("square of 2");
-        assertThatThrownBy(() -> Round.best(List.of(stop(1, 10, 0, 1000)), new int[][] {{0, -5}, {5, 0}}, EIGHT)).hasMessageContaining("from 0 to 600");
+        assertThatThrownBy(() -> Round.best(List.of(stop(1, 10, 0, 1000)), new int[][] {{0, 5}}, EIGHT))
+                .hasMessageContaining("square of 2");
+        assertThatThrownBy(() -> Round.best(List.of(stop(1, 10, 0, 1000)), new int[][] {{0, -5}, {5, 0}}, EIGHT))
+                .hasMessageContaining("from 0 to 600");
         assertThatThrownBy(() -> stop(1, 10, 600, 500)).hasMessageContaining("latest beginning");
     }
 
@@ -74,7 +77,8 @@ class RoundTest {
         tryAll(stops, travel, new ArrayList<>(), EIGHT, tried);
         assertThat(best.visits()).hasSize(tried[0]);
         assertThat(best.homeMinute()).isEqualTo(tried[1]);
-        assertThat(best.visits()).allSatisfy(visit -> assertThat(visit.beginMinute()).isBetween(visit.stop().fromMinute(), visit.stop().untilMinute()));
+        assertThat(best.visits())
+                .allSatisfy(visit -> assertThat(visit.beginMinute()).isBetween(visit.stop().fromMinute(), visit.stop().untilMinute()));
         assertThat(best.visits().size() + best.missed().size()).isEqualTo(n);
     }
 

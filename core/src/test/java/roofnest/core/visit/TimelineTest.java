@@ -29,7 +29,8 @@ class TimelineTest {
 
     @Test
     void waiting_is_filled_with_other_work() {
-        List<Task> tasks = List.of(task("boot one", 2, 10), task("boot two", 2, 10), task("pair one", 5, 0, "boot one"), task("pair two", 5, 0, "boot two"));
+        List<Task> tasks = List.of(task("boot one", 2, 10), task("boot two", 2, 10), task("pair one", 5, 0, "boot one"),
+                task("pair two", 5, 0, "boot two"));
         Timeline shortest = Timeline.shortest(tasks, 1);
         assertThat(Timeline.straight(tasks).finishMinutes()).isEqualTo(34);
         assertThat(shortest.finishMinutes()).isEqualTo(22);
@@ -40,8 +41,10 @@ class TimelineTest {
 
     @Test
     void the_one_phone_keeps_two_installers_from_pairing_at_once() {
-        List<Task> tasks = List.of(new Task("a", "a", "pair", 10, 0, Set.of(), Set.of(Task.Need.PHONE)), new Task("b", "b", "pair", 10, 0, Set.of(), Set.of(Task.Need.PHONE)),
-                new Task("c", "c", "drill", 10, 0, Set.of(), Set.of(Task.Need.LADDER)), new Task("d", "d", "drill", 10, 0, Set.of(), Set.of(Task.Need.LADDER)));
+        List<Task> tasks = List.of(new Task("a", "a", "pair", 10, 0, Set.of(), Set.of(Task.Need.PHONE)),
+                new Task("b", "b", "pair", 10, 0, Set.of(), Set.of(Task.Need.PHONE)),
+                new Task("c", "c", "drill", 10, 0, Set.of(), Set.of(Task.Need.LADDER)),
+                new Task("d", "d", "drill", 10, 0, Set.of(), Set.of(Task.Need.LADDER)));
         Timeline two = Timeline.shortest(tasks, 2);
         assertThat(two.finishMinutes()).isEqualTo(20);
         sound(two, 2);
@@ -51,14 +54,17 @@ class TimelineTest {
     @Test
     void no_tasks_take_no_time_and_circles_are_refused() {
         assertThat(Timeline.shortest(List.of(), 1).finishMinutes()).isZero();
-        assertThatThrownBy(() -> Timeline.shortest(List.of(task("a", 1, 0, "b"), task("b", 1, 0, "a")), 1)).hasMessageContaining("wait for one another");
+        assertThatThrownBy(() -> Timeline.shortest(List.of(task("a", 1, 0, "b"), task("b", 1, 0, "a")), 1))
+                .hasMessageContaining("wait for one another");
         assertThatThrownBy(() -> Timeline.straight(List.of(task("a", 1, 0, "gone")))).hasMessageContaining("not there");
-        assertThatThrownBy(() -> Timeline.straight(List.of(task("a", 1, 0), task("a", 1, 0)))).hasMessageContaining("two tasks are called a");
+        assertThatThrownBy(() -> Timeline.straight(List.of(task("a", 1, 0), task("a", 1, 0))))
+                .hasMessageContaining("two tasks are called a");
     }
 
     /** Every order of handing the tasks out, each begun as early as it can: one of them is the best there is. */
     @Property(tries = 60)
-    void small_visits_finish_as_early_as_by_trying_every_order(@ForAll @IntRange(max = 100_000) int seed, @ForAll @IntRange(min = 1, max = 2) int installers) {
+    void small_visits_finish_as_early_as_by_trying_every_order(@ForAll @IntRange(max = 100_000) int seed,
+            @ForAll @IntRange(min = 1, max = 2) int installers) {
         Random random = new Random(seed);
         List<Task> tasks = new ArrayList<>();
         for (int i = 0; i < 5; i++) {
@@ -91,7 +97,8 @@ class TimelineTest {
         int best = Integer.MAX_VALUE;
         for (Task task : left) {
             if (done.containsAll(task.after())) {
-                int start = placed.stream().filter(p -> task.after().contains(p.task().id())).mapToInt(Timeline.Placed::endMinute).max().orElse(0);
+                int start = placed.stream().filter(p -> task.after().contains(p.task().id())).mapToInt(Timeline.Placed::endMinute).max()
+                        .orElse(0);
                 Timeline.Placed at = new Timeline.Placed(task, start, 0);
                 while (!fits(at, placed, installers)) {
                     at = new Timeline.Placed(task, at.startMinute() + 1, 0);
@@ -125,7 +132,8 @@ class TimelineTest {
             assertThat(placed.installer()).isBetween(0, installers - 1);
             placed.task().after().forEach(before -> assertThat(by.get(before).endMinute()).isLessThanOrEqualTo(placed.startMinute()));
             for (Timeline.Placed other : timeline.placed()) {
-                boolean together = other != placed && other.startMinute() < placed.handsOffMinute() && placed.startMinute() < other.handsOffMinute();
+                boolean together
+                        = other != placed && other.startMinute() < placed.handsOffMinute() && placed.startMinute() < other.handsOffMinute();
                 if (together) {
                     assertThat(other.installer()).isNotEqualTo(placed.installer());
                     assertThat(other.task().needs()).noneMatch(placed.task().needs()::contains);
@@ -136,9 +144,11 @@ class TimelineTest {
 
     @Test
     void a_job_brings_its_tasks_in_their_order() {
-        Job job = new Job(8, 2, 3, List.of(new Job.Work("Stairs eye", POST, PairingMethod.Way.HOTSPOT, 9, 2.6, false, false), new Job.Work("Old eye", POST, PairingMethod.Way.HOTSPOT, 9, 2.6, true, true)));
+        Job job = new Job(8, 2, 3, List.of(new Job.Work("Stairs eye", POST, PairingMethod.Way.HOTSPOT, 9, 2.6, false, false),
+                new Job.Work("Old eye", POST, PairingMethod.Way.HOTSPOT, 9, 2.6, true, true)));
         List<Task> tasks = job.tasks();
-        assertThat(tasks).extracting(Task::id).containsExactly("router", "rejoin", "camera 1 unpack", "camera 1 pair", "camera 1 secure", "camera 1 try", "camera 1 mount", "camera 1 aim",
+        assertThat(tasks).extracting(Task::id).containsExactly("router", "rejoin", "camera 1 unpack", "camera 1 pair", "camera 1 secure",
+                "camera 1 try", "camera 1 mount", "camera 1 aim",
                 "camera 1 prove", "camera 2 prove", "share", "hand over");
         assertThat(tasks.get(3).after()).containsExactlyInAnyOrder("router", "camera 1 unpack");
         assertThat(tasks.get(6).needs()).containsExactly(Task.Need.LADDER);
@@ -152,7 +162,8 @@ class TimelineTest {
     void a_low_mount_needs_no_ladder() {
         Job job = new Job(0, 0, 0, List.of(new Job.Work("Sill", POST, PairingMethod.Way.HOTSPOT, 9, 1.4, true, false)));
         assertThat(job.tasks()).noneMatch(task -> task.needs().contains(Task.Need.LADDER));
-        assertThat(job.tasks()).extracting(Task::id).containsExactly("camera 1 try", "camera 1 mount", "camera 1 aim", "camera 1 prove", "hand over");
+        assertThat(job.tasks()).extracting(Task::id).containsExactly("camera 1 try", "camera 1 mount", "camera 1 aim", "camera 1 prove",
+                "hand over");
     }
 
     @Test

@@ -99,10 +99,10 @@ public record DrawPage(Page page) {
     private double[] at(double east, double north) {
         @SuppressWarnings("unchecked")
         List<Number> client = (List<Number>) page.evaluate("""
-                ([x, y]) => {
-                  const at = new DOMPoint(x, -y).matrixTransform(document.getElementById("draw-plan").getScreenCTM());
-                  return [at.x, at.y];
-                }""", List.of(east, north));
+            ([x, y]) => {
+              const at = new DOMPoint(x, -y).matrixTransform(document.getElementById("draw-plan").getScreenCTM());
+              return [at.x, at.y];
+            }""", List.of(east, north));
         return new double[] {client.get(0).doubleValue(), client.get(1).doubleValue()};
     }
 }

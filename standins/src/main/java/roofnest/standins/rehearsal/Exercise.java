@@ -37,7 +37,9 @@ public record Exercise(int number, String title, String story, List<Part> parts,
 
     /** From 1, plain, to 3: by what goes wrong in its story and how many devices it has. */
     public int level() {
-        int troubles = parts.stream().mapToInt(part -> part.faults().size() + (part.place().addressOutside() ? 1 : 0) + (part.place().barred() ? 1 : 0)).sum() + (parts.size() - 1);
+        int troubles = parts.stream()
+                .mapToInt(part -> part.faults().size() + (part.place().addressOutside() ? 1 : 0) + (part.place().barred() ? 1 : 0)).sum()
+                + (parts.size() - 1);
         return troubles == 0 ? 1 : troubles <= 2 ? 2 : 3;
     }
 

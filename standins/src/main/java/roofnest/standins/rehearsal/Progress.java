@@ -47,27 +47,33 @@ public final class Progress {
     private static Set<Fault> faultsOf(Done done, List<Exercise> exercises) {
         Set<Fault> faults = EnumSet.noneOf(Fault.class);
         faults.addAll(done.hidden());
-        exercises.stream().filter(exercise -> exercise.number() == done.exercise()).flatMap(exercise -> exercise.parts().stream()).forEach(part -> faults.addAll(part.faults()));
+        exercises.stream().filter(exercise -> exercise.number() == done.exercise()).flatMap(exercise -> exercise.parts().stream())
+                .forEach(part -> faults.addAll(part.faults()));
         return faults;
     }
 
     /** Of the easiest exercises that are not mastered, the one that meets what the person is weakest at; empty when all are mastered. */
     public static Optional<Exercise> next(List<Done> done, List<Exercise> exercises) {
         Map<Fault, Double> weakness = weakness(done, exercises);
-        List<Exercise> open = exercises.stream().filter(exercise -> done.stream().noneMatch(each -> each.exercise() == exercise.number() && each.mastered())).toList();
-        return open.stream().min(Comparator.comparingInt(Exercise::level).thenComparing(Comparator.comparingDouble((Exercise exercise) -> meets(exercise, weakness)).reversed())
-                .thenComparingInt(Exercise::number));
+        List<Exercise> open = exercises.stream()
+                .filter(exercise -> done.stream().noneMatch(each -> each.exercise() == exercise.number() && each.mastered())).toList();
+        return open.stream()
+                .min(Comparator.comparingInt(Exercise::level)
+                        .thenComparing(Comparator.comparingDouble((Exercise exercise) -> meets(exercise, weakness)).reversed())
+                        .thenComparingInt(Exercise::number));
     }
 
     private static double meets(Exercise exercise, Map<Fault, Double> weakness) {
         return exercise.applicable().stream().mapToDouble(fault -> weakness.getOrDefault(fault, 0.0)).sum()
-                + exercise.parts().stream().flatMap(part -> part.faults().stream()).mapToDouble(fault -> weakness.getOrDefault(fault, 0.0)).sum();
+                + exercise.parts().stream().flatMap(part -> part.faults().stream()).mapToDouble(fault -> weakness.getOrDefault(fault, 0.0))
+                        .sum();
     }
 
     /** Which hidden fault teaches most: the one the person is weakest at, then those never met. */
     public static Optional<Fault> toHide(Exercise exercise, List<Done> done, List<Exercise> exercises, RandomGenerator random) {
         Map<Fault, Double> weakness = weakness(done, exercises);
-        List<Fault> worst = exercise.applicable().stream().filter(fault -> weakness.getOrDefault(fault, 0.0) > 0).sorted(Comparator.comparingDouble((Fault fault) -> weakness.get(fault)).reversed()).toList();
+        List<Fault> worst = exercise.applicable().stream().filter(fault -> weakness.getOrDefault(fault, 0.0) > 0)
+                .sorted(Comparator.comparingDouble((Fault fault) -> weakness.get(fault)).reversed()).toList();
         if (!worst.isEmpty()) {
             return Optional.of(worst.get(0));
         }

@@ -93,14 +93,17 @@ public final class SimulatedInstaller {
 
     /** The story's way first, then the others that the place allows, the surest next. */
     private static List<Way> ways(Exercise.Part part) {
-        MethodOrder.Here here = new MethodOrder.Here(part.place().pushButton(), part.place().isolated(), part.setting().hub().isPresent(), true, true);
+        MethodOrder.Here here
+                = new MethodOrder.Here(part.place().pushButton(), part.place().isolated(), part.setting().hub().isPresent(), true, true);
         List<Way> ways = new ArrayList<>(List.of(part.way()));
-        MethodOrder.of(part.device(), here, Map.of()).ways().stream().map(MethodOrder.Ranked::way).filter(way -> way != part.way()).forEach(ways::add);
+        MethodOrder.of(part.device(), here, Map.of()).ways().stream().map(MethodOrder.Ranked::way).filter(way -> way != part.way())
+                .forEach(ways::add);
         return ways;
     }
 
     private static Setting withoutFirst(Setting setting) {
-        return new Setting(setting.device(), setting.networkName(), setting.phone(), setting.hub(), setting.address(), setting.extras().stream().filter(extra -> !extra.beforePower()).toList(), setting.atPlace());
+        return new Setting(setting.device(), setting.networkName(), setting.phone(), setting.hub(), setting.address(),
+                setting.extras().stream().filter(extra -> !extra.beforePower()).toList(), setting.atPlace());
     }
 
     /** One way being tried. */
@@ -173,7 +176,8 @@ public final class SimulatedInstaller {
     /** How long hands are ordinarily on a step, before what they did shows: a light that is then waited for, or all of it. */
     public static long handsMs(Step step) {
         boolean watched = step.answers().stream().anyMatch(answer -> answer.state().isPresent());
-        return watched ? HANDS_SECONDS * 1000L : step.act().filter(act -> act == HandsOn.UPDATE).isPresent() ? 0 : step.expected().toMillis();
+        return watched ? HANDS_SECONDS * 1000L
+                : step.act().filter(act -> act == HandsOn.UPDATE).isPresent() ? 0 : step.expected().toMillis();
     }
 
     /** The answer that the bench shows. What is told by a phone or a router counts before what the light shows. */

@@ -48,7 +48,8 @@ class DebriefTest {
         assertThat(debrief.wrong().get(0)).satisfies(wrong -> {
             assertThat(wrong.told()).contains("The light was white, steady", "starting up");
             assertThat(wrong.said()).isEqualTo("White, slow");
-            assertThat(wrong.lostMinutes()).as("it never came back to where it would have stood").isCloseTo((40_000 - 12_000) / 60_000.0, within(1e-9));
+            assertThat(wrong.lostMinutes()).as("it never came back to where it would have stood").isCloseTo((40_000 - 12_000) / 60_000.0,
+                    within(1e-9));
         });
         assertThat(debrief.wrong().get(1).told()).contains("Nothing had been done yet", "join its network");
     }
@@ -61,14 +62,16 @@ class DebriefTest {
         answer(31_000, "no-light", "booting");
         answer(32_000 + BOOT_MS, "boot", "ready");
         Debrief debrief = debrief();
-        assertThat(debrief.wrong()).singleElement().satisfies(wrong -> assertThat(wrong.lostMinutes()).isCloseTo((31_000 - 12_000) / 60_000.0, within(1e-9)));
+        assertThat(debrief.wrong()).singleElement()
+                .satisfies(wrong -> assertThat(wrong.lostMinutes()).isCloseTo((31_000 - 12_000) / 60_000.0, within(1e-9)));
     }
 
     @Test
     void the_simulated_installer_makes_no_wrong_move_by_its_own_debrief() {
         for (Exercise exercise : ALL) {
             SimulatedInstaller.Outcome outcome = SimulatedInstaller.play(exercise, Set.of());
-            assertThat(outcome.parts()).allSatisfy(part -> assertThat(part.taken()).isNotEmpty().allSatisfy(taken -> assertThat(taken.toMs()).isGreaterThanOrEqualTo(taken.fromMs())));
+            assertThat(outcome.parts()).allSatisfy(part -> assertThat(part.taken()).isNotEmpty()
+                    .allSatisfy(taken -> assertThat(taken.toMs()).isGreaterThanOrEqualTo(taken.fromMs())));
         }
     }
 
@@ -76,11 +79,14 @@ class DebriefTest {
     void the_next_exercise_is_the_easiest_not_mastered_that_meets_a_weakness() {
         assertThat(Progress.next(List.of(), ALL)).hasValueSatisfying(next -> assertThat(next.level()).isEqualTo(1));
         int first = Progress.next(List.of(), ALL).orElseThrow().number();
-        assertThat(Progress.next(List.of(new Progress.Done(first, Set.of(), 8, 7, 0)), ALL)).hasValueSatisfying(next -> assertThat(next.number()).isNotEqualTo(first));
-        assertThat(Progress.next(List.of(new Progress.Done(first, Set.of(), 8, 7, 3)), ALL)).hasValueSatisfying(next -> assertThat(next.level()).isEqualTo(1));
+        assertThat(Progress.next(List.of(new Progress.Done(first, Set.of(), 8, 7, 0)), ALL))
+                .hasValueSatisfying(next -> assertThat(next.number()).isNotEqualTo(first));
+        assertThat(Progress.next(List.of(new Progress.Done(first, Set.of(), 8, 7, 3)), ALL))
+                .hasValueSatisfying(next -> assertThat(next.level()).isEqualTo(1));
         List<Progress.Done> weakAtButtons = List.of(new Progress.Done(8, Set.of(Fault.PAIRED_TOO_FAR), 30, 10, 6));
         assertThat(Progress.weakness(weakAtButtons, ALL)).containsEntry(Fault.PAIRED_TOO_FAR, 6.0);
-        assertThat(Progress.next(weakAtButtons, ALL)).hasValueSatisfying(next -> assertThat(next.applicable()).contains(Fault.PAIRED_TOO_FAR));
+        assertThat(Progress.next(weakAtButtons, ALL))
+                .hasValueSatisfying(next -> assertThat(next.applicable()).contains(Fault.PAIRED_TOO_FAR));
         List<Progress.Done> all = ALL.stream().map(exercise -> new Progress.Done(exercise.number(), Set.of(), 8, 7, 0)).toList();
         assertThat(Progress.next(all, ALL)).isEmpty();
     }
@@ -88,8 +94,10 @@ class DebriefTest {
     @Test
     void the_fault_to_hide_is_the_weakest_then_one_never_met() {
         Exercise hotspot = ALL.get(0);
-        assertThat(Progress.toHide(hotspot, List.of(new Progress.Done(1, Set.of(Fault.LOOSE_ANTENNA), 20, 10, 2)), ALL, new Random(1))).contains(Fault.LOOSE_ANTENNA);
-        assertThat(Progress.toHide(hotspot, List.of(new Progress.Done(1, Set.of(Fault.LOOSE_ANTENNA), 10, 10, 0)), ALL, new Random(1))).hasValueSatisfying(fault -> assertThat(fault).isNotEqualTo(Fault.LOOSE_ANTENNA));
+        assertThat(Progress.toHide(hotspot, List.of(new Progress.Done(1, Set.of(Fault.LOOSE_ANTENNA), 20, 10, 2)), ALL, new Random(1)))
+                .contains(Fault.LOOSE_ANTENNA);
+        assertThat(Progress.toHide(hotspot, List.of(new Progress.Done(1, Set.of(Fault.LOOSE_ANTENNA), 10, 10, 0)), ALL, new Random(1)))
+                .hasValueSatisfying(fault -> assertThat(fault).isNotEqualTo(Fault.LOOSE_ANTENNA));
     }
 
     private void hands(long atMs, HandsOn act) {

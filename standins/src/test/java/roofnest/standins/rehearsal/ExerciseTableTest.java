@@ -30,23 +30,31 @@ class ExerciseTableTest {
 
     private static String table() {
         List<Exercise> exercises = Exercises.all(Catalogue.shipped());
-        StringBuilder text = new StringBuilder("""
-                # The set exercises
+        StringBuilder text = new StringBuilder(
+                """
+                    # The set exercises
 
-                Each exercise of the rehearsal room, played by the simulated installer on the stand-ins' virtual clock: plain, and with each fault that concerns it hidden in it. A figure is the minutes until every device of it is joined, secured and named; a dash, that the fault does not concern it. Nothing here is typed by hand: a test writes the table and holds it against what is played.
+                    Each exercise of the rehearsal room, played by the simulated installer on the stand-ins' virtual clock: plain, and \
+                    with each fault that concerns it hidden in it. A figure is the minutes until every \
+                    device of it is joined, secured and named; a dash, that the fault does not concern it. \
+                    Nothing here is typed by hand: a test writes the table and holds it against what is played.
 
-                | Exercise | Plain |""");
+                    | Exercise | Plain |""");
         Arrays.stream(Fault.values()).forEach(fault -> text.append(' ').append(letter(fault)).append(" |"));
         text.append("\n|---|---:|").append("---:|".repeat(Fault.values().length)).append('\n');
         for (Exercise exercise : exercises) {
-            text.append("| ").append(exercise.number()).append(' ').append(exercise.title()).append(" | ").append(cell(SimulatedInstaller.play(exercise, Set.of()))).append(" |");
+            text.append("| ").append(exercise.number()).append(' ').append(exercise.title()).append(" | ")
+                    .append(cell(SimulatedInstaller.play(exercise, Set.of()))).append(" |");
             for (Fault fault : Fault.values()) {
-                text.append(' ').append(exercise.applicable().contains(fault) ? cell(SimulatedInstaller.play(exercise, Set.of(fault))) : "–").append(" |");
+                text.append(' ')
+                        .append(exercise.applicable().contains(fault) ? cell(SimulatedInstaller.play(exercise, Set.of(fault))) : "–")
+                        .append(" |");
             }
             text.append('\n');
         }
         text.append("\nThe faults:\n\n");
-        Arrays.stream(Fault.values()).forEach(fault -> text.append("- ").append(letter(fault)).append(": ").append(fault.words()).append(fault.once() ? "" : ", until it is put right").append('\n'));
+        Arrays.stream(Fault.values()).forEach(fault -> text.append("- ").append(letter(fault)).append(": ").append(fault.words())
+                .append(fault.once() ? "" : ", until it is put right").append('\n'));
         return text.toString();
     }
 

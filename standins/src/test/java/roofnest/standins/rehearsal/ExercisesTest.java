@@ -31,9 +31,11 @@ class ExercisesTest {
     @MethodSource("all")
     void every_exercise_ends_joined_and_secured(Exercise exercise) {
         SimulatedInstaller.Outcome outcome = SimulatedInstaller.play(exercise, Set.of());
-        assertThat(outcome.end()).as(String.join("\n", outcome.parts().stream().flatMap(part -> part.steps().stream()).toList())).isEqualTo(End.JOINED_AND_SECURED);
+        assertThat(outcome.end()).as(String.join("\n", outcome.parts().stream().flatMap(part -> part.steps().stream()).toList()))
+                .isEqualTo(End.JOINED_AND_SECURED);
         assertThat(outcome.parts()).allMatch(SimulatedInstaller::reallyJoined);
-        assertThat(outcome.parts()).allSatisfy(part -> assertThat(part.steps()).anyMatch(step -> step.startsWith("Change its own password")));
+        assertThat(outcome.parts())
+                .allSatisfy(part -> assertThat(part.steps()).anyMatch(step -> step.startsWith("Change its own password")));
         assertThat(outcome.minutes()).isBetween(3.0, 60.0);
     }
 
@@ -42,7 +44,8 @@ class ExercisesTest {
     void with_any_fault_it_still_ends_joined_and_takes_no_less_time(Exercise exercise, Fault fault) {
         SimulatedInstaller.Outcome plain = SimulatedInstaller.play(exercise, Set.of());
         SimulatedInstaller.Outcome outcome = SimulatedInstaller.play(exercise, Set.of(fault));
-        assertThat(outcome.end()).as(String.join("\n", outcome.parts().stream().flatMap(part -> part.steps().stream()).toList())).isEqualTo(End.JOINED_AND_SECURED);
+        assertThat(outcome.end()).as(String.join("\n", outcome.parts().stream().flatMap(part -> part.steps().stream()).toList()))
+                .isEqualTo(End.JOINED_AND_SECURED);
         assertThat(outcome.parts()).allMatch(SimulatedInstaller::reallyJoined);
         assertThat(outcome.minutes()).isGreaterThan(plain.minutes() - 1e-9);
     }
@@ -51,14 +54,16 @@ class ExercisesTest {
     void they_go_all_ten_ways_and_every_fault_is_in_one_of_them() {
         assertThat(ALL).extracting(Exercise::number).containsExactly(1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20);
         assertThat(ALL.stream().flatMap(exercise -> exercise.parts().stream()).map(Exercise.Part::way)).contains(Way.values());
-        assertThat(ALL.stream().flatMap(exercise -> Stream.concat(exercise.applicable().stream(), exercise.parts().stream().flatMap(part -> part.faults().stream())))).contains(Fault.values());
+        assertThat(ALL.stream().flatMap(exercise -> Stream.concat(exercise.applicable().stream(),
+                exercise.parts().stream().flatMap(part -> part.faults().stream())))).contains(Fault.values());
         assertThat(ALL.stream().map(Exercise::level)).contains(1, 2, 3);
     }
 
     @Test
     void a_house_that_does_not_suit_is_refused_after_every_way_was_tried_twice() {
         Exercise.Part post = ALL.get(0).parts().get(0);
-        SimulatedInstaller.Result result = SimulatedInstaller.play(new Exercise.Part(post.device(), post.way(), post.setting(), post.place().suiting(false), Set.of()), List.of());
+        SimulatedInstaller.Result result = SimulatedInstaller
+                .play(new Exercise.Part(post.device(), post.way(), post.setting(), post.place().suiting(false), Set.of()), List.of());
         assertThat(result.end()).isEqualTo(End.REFUSED);
         assertThat(result.ways()).containsExactlyInAnyOrder(Way.HOTSPOT, Way.STICKER, Way.SEARCH);
         assertThat(SimulatedInstaller.reallyJoined(result)).isFalse();
@@ -66,6 +71,7 @@ class ExercisesTest {
 
     @Test
     void the_same_exercise_gives_the_same_run() {
-        assertThat(SimulatedInstaller.play(ALL.get(3), Set.of(Fault.BAD_DOWNLOAD)).parts().get(0).steps()).isEqualTo(SimulatedInstaller.play(ALL.get(3), Set.of(Fault.BAD_DOWNLOAD)).parts().get(0).steps());
+        assertThat(SimulatedInstaller.play(ALL.get(3), Set.of(Fault.BAD_DOWNLOAD)).parts().get(0).steps())
+                .isEqualTo(SimulatedInstaller.play(ALL.get(3), Set.of(Fault.BAD_DOWNLOAD)).parts().get(0).steps());
     }
 }
