@@ -2,10 +2,18 @@ package roofnest.app;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Controller;
 
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
@@ -13,8 +21,54 @@ import com.tngtech.archunit.lang.ArchRule;
 
 @AnalyzeClasses(packages = "roofnest.app", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArrowsTest {
-    @ArchTest static final ArchRule pages_hold_no_sql
-            = noClasses().that().areAnnotatedWith(Controller.class).should().dependOnClassesThat().areAssignableTo(JdbcClient.class);
+    private static final String APP = "roofnest.app.";
+    private static final Set<String> STAGES = Set.of(
+            "brief", "survey", "ready", "prepare", "visit", "pair", "mount", "tune", "share", "prove", "care");
+
+    private static final Set<String> FLOORS = Set.of(
+            "web", "watch", "secrets", "firm", "models", "records", "household", "drawing", "documents", "front", "demo");
+
+    @ArchTest static final ArchRule packages_never_depend_in_circles = slices().matching("roofnest.app.(*)..").should().beFreeOfCycles();
+
+    @ArchTest static final ArchRule web_is_a_leaf = uses("web");
+
+    @ArchTest static final ArchRule secrets_are_a_leaf = uses("secrets");
+
+    @ArchTest static final ArchRule watch_uses = uses("watch", "web");
+
+    @ArchTest static final ArchRule firm_uses = uses("firm", "web", "watch");
+
+    @ArchTest static final ArchRule models_use = uses("models", "web", "firm", "watch");
+
+    @ArchTest static final ArchRule records_use = uses("records", "web", "firm", "watch", "secrets", "models");
+
+    @ArchTest static final ArchRule drawing_uses = uses("drawing", "web");
+
+    @ArchTest static final ArchRule the_frame_uses = uses("household", "web", "firm", "records");
+
+    /** The hours of a visit are worked out at Ready and held against the day; nothing else of a stage is another's business. */
+    @ArchTest
+    static void stages_hardly_know_each_other(JavaClasses all) {
+        Set<String> arrows = new TreeSet<>();
+        for (JavaClass each : all) {
+            each.getDirectDependenciesFromSelf().forEach(dependency -> {
+                String from = stage(each);
+                String to = stage(dependency.getTargetClass());
+                if (STAGES.contains(from) && STAGES.contains(to) && !from.equals(to)) {
+                    arrows.add(from + " to " + to);
+                }
+            });
+        }
+        assertThat(arrows).containsExactly("visit to ready");
+    }
+
+    private static String stage(JavaClass each) {
+        String name = each.getPackageName();
+        return name.startsWith(APP) ? name.substring(APP.length()).split("\\.")[0] : "";
+    }
+
+    @ArchTest static final ArchRule pages_hold_no_sql = noClasses().that().areAnnotatedWith(Controller.class)
+            .should().dependOnClassesThat().areAssignableTo(JdbcClient.class);
 
     @ArchTest static final ArchRule nothing_depends_on_the_demo = noClasses().that().resideOutsideOfPackage("roofnest.app.demo..")
             .should().dependOnClassesThat().resideInAPackage("roofnest.app.demo..");
@@ -25,4 +79,15 @@ class ArrowsTest {
     @ArchTest static final ArchRule stages_do_not_reach_into_documents
             = noClasses().that().resideOutsideOfPackage("roofnest.app.documents..")
                     .should().dependOnClassesThat().resideInAPackage("roofnest.app.documents..");
+
+    /** The root holds the settings and the wiring, which everybody may ask for. */
+    private static ArchRule uses(String part, String... allowed) {
+        Set<String> free = new TreeSet<>(Set.of(allowed));
+        free.add(part);
+        String[] others
+                = Stream.concat(STAGES.stream(), FLOORS.stream()).filter(each -> !free.contains(each)).map(each -> APP + each + "..")
+                        .toArray(String[]::new);
+        return noClasses().that().resideInAPackage(APP + part + "..").should().dependOnClassesThat().resideInAnyPackage(others)
+                .as(part + " uses only " + String.join(", ", allowed));
+    }
 }

@@ -1,20 +1,28 @@
 package roofnest.app;
 
+import java.util.Optional;
+
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 import roofnest.app.firm.FirmRepository;
 import roofnest.app.firm.Staff;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.NetworkRepository;
+import roofnest.app.secrets.SecretStore;
 
 /** Finds the demo world's people and places for tests, and makes fresh households for those that change them. */
 @Component
 public class DemoPlaces {
     private final JdbcClient jdbc;
     private final FirmRepository firms;
+    private final NetworkRepository networks;
+    private final SecretStore secrets;
 
-    DemoPlaces(JdbcClient jdbc, FirmRepository firms) {
+    DemoPlaces(JdbcClient jdbc, FirmRepository firms, NetworkRepository networks, SecretStore secrets) {
         this.jdbc = jdbc;
+        this.networks = networks;
+        this.secrets = secrets;
         this.firms = firms;
     }
 
@@ -37,6 +45,16 @@ public class DemoPlaces {
 
     public long count(String table) {
         return jdbc.sql("select count(*) from " + table).query(Long.class).single();
+    }
+
+    /** The Wi-Fi password that the rules judge by, of the network that cameras join. */
+    public Optional<String> wifiPassword(long household) {
+        return networks.find(household).flatMap(network -> secrets.wifiPasswordForRules(household, network.id()));
+    }
+
+    /** Says that a household was changed, after a test wrote into its tables by hand. */
+    public void touched(long household) {
+        jdbc.sql("update household set changes = changes + 1 where id = :id").param("id", household).update();
     }
 
     public JdbcClient jdbc() {

@@ -57,7 +57,7 @@ class SecurityTest {
         byte[] sealed = demo.jdbc().sql("select sealed from secret where household_id = :id and kind = 'WIFI_PASSWORD'")
                 .param("id", quiller).query(byte[].class).single();
         assertThat(new String(sealed, StandardCharsets.ISO_8859_1)).doesNotContain("Stufen", "Flu");
-        assertThat(secrets.wifiPasswordForRules(quiller)).contains("Flußlauf 9 Stufen");
+        assertThat(demo.wifiPassword(quiller)).contains("Flußlauf 9 Stufen");
 
         byte[] theirs = demo.jdbc().sql("select sealed from secret where household_id = :id and kind = 'WIFI_PASSWORD'")
                 .param("id", demo.household("Verrall")).query(byte[].class).single();
@@ -65,7 +65,7 @@ class SecurityTest {
         byte[] before = demo.jdbc().sql("select sealed from secret where household_id = :id and kind = 'WIFI_PASSWORD'").param("id", osgood)
                 .query(byte[].class).single();
         overwrite(osgood, theirs);
-        Assertions.assertThatThrownBy(() -> secrets.wifiPasswordForRules(osgood)).hasMessageContaining("does not open");
+        Assertions.assertThatThrownBy(() -> demo.wifiPassword(osgood)).hasMessageContaining("does not open");
         overwrite(osgood, before);
     }
 
@@ -100,7 +100,21 @@ class SecurityTest {
         MockHttpServletResponse health = mvc.perform(get("/actuator/health")).andReturn().getResponse();
         assertThat(health.getStatus()).isEqualTo(200);
         assertThat(health.getContentAsString()).contains("UP").doesNotContain("components", "postgres", "disk");
-        assertThat(mvc.perform(get("/actuator/env").with(user(demo.staff("jory")))).andReturn().getResponse().getStatus()).isEqualTo(404);
+        assertThat(mvc.perform(get("/actuator/env").with(user(demo.staff("tamsin")))).andReturn().getResponse().getStatus()).isEqualTo(404);
+    }
+
+    @Test
+    void the_owner_alone_sees_the_figures_of_the_machine() throws Exception {
+        mvc.perform(get("/households/" + demo.household("Quiller") + "/brief").with(user(demo.staff("jory"))));
+        assertThat(mvc.perform(get("/actuator/metrics").with(user(demo.staff("jory")))).andReturn().getResponse().getStatus())
+                .isEqualTo(403);
+        assertThat(mvc.perform(get("/actuator/metrics")).andReturn().getResponse().getStatus()).isEqualTo(302);
+        for (String figure : List.of("roofnest.judge", "roofnest.lock.wait", "roofnest.statement", "roofnest.request.statements",
+                "cache.gets")) {
+            MockHttpServletResponse shown = mvc.perform(get("/actuator/metrics/" + figure).with(user(demo.staff("tamsin")))).andReturn()
+                    .getResponse();
+            assertThat(shown.getStatus()).as(figure).isEqualTo(200);
+        }
     }
 
     private void overwrite(long household, byte[] sealed) {

@@ -40,7 +40,7 @@ public class VisitBench {
         List<Job.Work> work = new ArrayList<>();
         for (int i = 0; i < CAMERAS; i++) {
             DeviceModel model = models.get(i % models.size());
-            work.add(new Job.Work("Eye " + i, model, model.setUp().methods().get(0).way(), 6 + i, 2.5, false, false));
+            work.add(new Job.Work(i, "Eye " + i, model, model.setUp().methods().get(0).way(), 6 + i, 2.5, false, false));
         }
         job = new Job(9, 12, 4, work);
     }

@@ -3,6 +3,7 @@ package roofnest.app.brief;
 import java.util.List;
 
 import roofnest.app.household.Frame;
+import roofnest.app.records.ResidentRepository;
 import roofnest.app.web.PromiseLine;
 import roofnest.core.access.Access;
 import roofnest.core.plan.Area;

@@ -2,6 +2,8 @@ package roofnest.app.brief;
 
 import org.springframework.stereotype.Component;
 
+import roofnest.app.records.PromiseRepository;
+import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.plan.HousePlan;
@@ -29,18 +31,27 @@ class PromiseSentence {
                 int days = form.whole("days", "how many days are kept,", 1, 365, "days");
                 once(form, "days", facts, Promise.KeepsDays.class,
                         "How long footage is kept is promised already. Take that promise out first.");
-                yield () -> promises.keepsDays(householdId, days);
+                yield () -> {
+                    unlessPromised(householdId, Promise.KeepsDays.class);
+                    promises.keepsDays(householdId, days);
+                };
             }
             case NEVER_SHOWS -> neverShows(form, householdId, facts);
             case ONLY_THESE -> {
                 once(form, "kind", facts, Promise.OnlyThese.class, "This is promised already.");
-                yield () -> promises.onlyThese(householdId);
+                yield () -> {
+                    unlessPromised(householdId, Promise.OnlyThese.class);
+                    promises.onlyThese(householdId);
+                };
             }
             case ALERT_WITHIN -> {
                 double seconds = form.decimal("seconds", "how soon the phone must ring,", 1, 120, "s");
                 once(form, "seconds", facts, Promise.AlertWithin.class,
                         "How soon the phone rings is promised already. Take that promise out first.");
-                yield () -> promises.alertWithin(householdId, seconds);
+                yield () -> {
+                    unlessPromised(householdId, Promise.AlertWithin.class);
+                    promises.alertWithin(householdId, seconds);
+                };
             }
         };
     }
@@ -79,7 +90,20 @@ class PromiseSentence {
         if (already) {
             form.fault("area", "This is promised already.");
         }
-        return () -> promises.neverShows(householdId, area);
+        return () -> {
+            if (promises.of(householdId).stream()
+                    .anyMatch(each -> each instanceof Promise.NeverShows never && never.areaId().equals(area))) {
+                throw new Conflict("Somebody else has promised this meanwhile.");
+            }
+            promises.neverShows(householdId, area);
+        };
+    }
+
+    /** Asked once more under the household's lock: two may write the same at once. */
+    private void unlessPromised(long householdId, Class<? extends Promise> kind) {
+        if (promises.of(householdId).stream().anyMatch(kind::isInstance)) {
+            throw new Conflict("Somebody else has promised this meanwhile.");
+        }
     }
 
     private static boolean noPlan(HouseholdFacts facts) {

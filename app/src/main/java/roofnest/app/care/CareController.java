@@ -3,9 +3,7 @@ package roofnest.app.care;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 
-import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -14,27 +12,26 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-import jakarta.servlet.http.HttpServletResponse;
-
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
-import roofnest.app.household.HouseholdChanges;
-import roofnest.app.survey.CameraRepository;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.Changes;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.LogRepository;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
 import roofnest.core.promise.Stage;
 
 @Controller
 class CareController {
     private final Frames frames;
-    private final HouseholdChanges changes;
+    private final Changes changes;
     private final LogRepository log;
     private final CameraRepository cameras;
     private final BatteryCalendar calendar;
     private final Clock clock;
 
     CareController(
-            Frames frames, HouseholdChanges changes, LogRepository log, CameraRepository cameras, BatteryCalendar calendar, Clock clock) {
+            Frames frames, Changes changes, LogRepository log, CameraRepository cameras, BatteryCalendar calendar, Clock clock) {
         this.frames = frames;
         this.changes = changes;
         this.log = log;
@@ -49,8 +46,7 @@ class CareController {
     }
 
     @PostMapping("/households/{household}/care/log")
-    String write(HouseholdRef ref, @RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
-        Form form = new Form(values);
+    String write(HouseholdRef ref, Form form, Model model) {
         LogRepository.Kind kind = form.choice("kind", "what kind of entry", LogRepository.Kind.class);
         String words = form.text("words", "what happened", 1000);
         LocalDate on = form.date("on", "the day");
@@ -58,17 +54,12 @@ class CareController {
             form.fault("on", "The log holds what has happened; this day is still to come.");
         }
         Long cameraId = camera(form, ref, kind);
-        if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(ref, model, form);
-        }
-        changes.run(ref, Stage.CARE, () -> {
+        return form.save(() -> changes.run(ref, Stage.CARE, () -> {
             log.add(ref.id(), cameraId, kind, words, on, ref.by());
             if (kind == LogRepository.Kind.CHARGE) {
                 cameras.charged(ref.id(), cameraId, on);
             }
-        });
-        return "redirect:" + ref.path() + "/care";
+        })) ? "redirect:" + ref.path() + "/care" : page(ref, model, form);
     }
 
     @GetMapping("/households/{household}/care/battery.ics")
@@ -100,7 +91,7 @@ class CareController {
         model.addAttribute("form", form);
         model.addAttribute("entries", log.of(ref.id()));
         model.addAttribute("kinds", List.of(LogRepository.Kind.values()));
-        model.addAttribute("cameras", cameras.records(ref.id()));
+        model.addAttribute("cameras", frame.cameras());
         model.addAttribute("charges", NextCharges.of(frame));
         model.addAttribute("today", LocalDate.now(clock));
         return "care";

@@ -7,9 +7,9 @@ import java.util.Set;
 import org.springframework.stereotype.Component;
 
 import roofnest.app.firm.Staff;
-import roofnest.app.ready.RouterRepository;
+import roofnest.app.records.RouterRepository;
 import roofnest.app.visit.RoundRepository;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRef;
 import roofnest.core.access.Access;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;

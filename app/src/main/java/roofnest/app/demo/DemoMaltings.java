@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -13,9 +14,9 @@ import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
 import roofnest.app.firm.Staff;
-import roofnest.app.ready.RouterRepository;
-import roofnest.app.survey.ReadingRepository;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.RouterRepository;
+import roofnest.app.records.ReadingRepository;
+import roofnest.app.records.HouseholdRef;
 import roofnest.core.access.Access;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
@@ -77,9 +78,9 @@ class DemoMaltings {
     private void read(HouseholdRef ref, Staff staff) {
         double[][] seen = {{14, 13.2, 1.2, -61}, {24, 13.4, 1.2, -63}, {33, 4.4, 1.2, -66}, {7.5, -1.2, 1.2, -68}, {22.5, -1.2, 1.2, -67},
             {-1.2, 6, 1.2, -64}, {35, -7, 1.2, -79}, {-4, 16.8, 1.2, -76}};
-        for (double[] r : seen) {
-            readings.add(ref.id(), Reading.ofFigure(new SpacePoint(r[0], r[1], r[2]), Band.GHZ_2_4, r[3]), staff.name());
-        }
+        readings.add(ref.id(),
+                Arrays.stream(seen).map(r -> Reading.ofFigure(new SpacePoint(r[0], r[1], r[2]), Band.GHZ_2_4, r[3])).toList(),
+                staff.name());
     }
 
     private static Cast cast() {

@@ -7,15 +7,16 @@ import java.util.Set;
 
 import org.springframework.stereotype.Component;
 
-import roofnest.app.care.LogRepository;
+import roofnest.app.records.LogRepository;
 import roofnest.app.firm.Staff;
+import roofnest.app.pair.RunHands;
 import roofnest.app.pair.Runs;
 import roofnest.app.prove.HandOver;
 import roofnest.app.prove.TrialRepository;
 import roofnest.app.prove.Trials;
-import roofnest.app.ready.RouterRepository;
+import roofnest.app.records.RouterRepository;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRef;
 import roofnest.core.access.Access;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.PairingMethod;
@@ -34,14 +35,17 @@ class DemoNeighbours {
 
     private final DemoTools tools;
     private final Runs runs;
+    private final RunHands hands;
     private final Trials trials;
     private final TrialRepository trialRows;
     private final HandOver handOver;
     private final LogRepository log;
 
-    DemoNeighbours(DemoTools tools, Runs runs, Trials trials, TrialRepository trialRows, HandOver handOver, LogRepository log) {
+    DemoNeighbours(DemoTools tools, Runs runs, RunHands hands, Trials trials, TrialRepository trialRows, HandOver handOver,
+            LogRepository log) {
         this.tools = tools;
         this.runs = runs;
+        this.hands = hands;
         this.trials = trials;
         this.trialRows = trialRows;
         this.handOver = handOver;
@@ -83,9 +87,9 @@ class DemoNeighbours {
                 Camera.Settings.DEFAULT);
         join(ref, front, "PO-48812-K", "Front eye");
         long run = runs.start(ref, back, PairingMethod.Way.HOTSPOT, true);
-        runs.handsOn(ref, run);
-        runs.skipAhead(ref, run);
-        runs.answer(ref, run, "power", "ready");
+        hands.handsOn(ref, run);
+        hands.skipAhead(ref, run);
+        hands.answer(ref, run, "power", "ready");
     }
 
     private void alertsAllDay(Staff staff, LocalDate today) {
@@ -160,7 +164,7 @@ class DemoNeighbours {
         }
         tools.changes.run(ref, Stage.PROVE, () -> trialRows.sign(ref.id(), "Lisbet Peverell",
                 "M60 96L72 60L84 40L90 70L96 98L120 98M140 96L150 70L160 96L170 74L182 96L196 72L210 98L240 88L270 96L330 90"));
-        handOver.handOver(ref);
+        handOver.handOver(ref, Form.empty());
         log.add(ref.id(), camera, LogRepository.Kind.NOTE, "Handed over, all tests passed.", today, "Jory Penhale");
     }
 
@@ -174,23 +178,23 @@ class DemoNeighbours {
     /** Joins a camera on the bench, the plain way, step by step. */
     private void join(HouseholdRef ref, long camera, String serial, String name) {
         long run = runs.start(ref, camera, PairingMethod.Way.HOTSPOT, true);
-        runs.handsOn(ref, run);
-        runs.skipAhead(ref, run);
-        runs.answer(ref, run, "power", "ready");
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "hotspot", "on-hotspot");
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "details", "joining");
-        runs.skipAhead(ref, run);
-        runs.answer(ref, run, "joining", "joined");
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "live", "live");
-        runs.fill(ref, run, "password", new Form(Map.of("devicePassword", "Lamp-" + serial.substring(3, 8) + "-oak")));
-        runs.handsOn(ref, run);
-        runs.skipAhead(ref, run);
-        runs.answer(ref, run, "update", "updated");
-        runs.fill(ref, run, "settle", new Form(Map.of("firmware", "2.4.1", "clockSet", "true")));
-        runs.fill(ref, run, "sticker", new Form(Map.of("serial", serial, "stickerKept", "inside the guide, in the kitchen drawer")));
-        runs.fill(ref, run, "name", new Form(Map.of("cameraName", name)));
+        hands.handsOn(ref, run);
+        hands.skipAhead(ref, run);
+        hands.answer(ref, run, "power", "ready");
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "hotspot", "on-hotspot");
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "details", "joining");
+        hands.skipAhead(ref, run);
+        hands.answer(ref, run, "joining", "joined");
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "live", "live");
+        hands.fill(ref, run, "password", new Form(Map.of("devicePassword", "Lamp-" + serial.substring(3, 8) + "-oak")));
+        hands.handsOn(ref, run);
+        hands.skipAhead(ref, run);
+        hands.answer(ref, run, "update", "updated");
+        hands.fill(ref, run, "settle", new Form(Map.of("firmware", "2.4.1", "clockSet", "true")));
+        hands.fill(ref, run, "sticker", new Form(Map.of("serial", serial, "stickerKept", "inside the guide, in the kitchen drawer")));
+        hands.fill(ref, run, "name", new Form(Map.of("cameraName", name)));
     }
 }

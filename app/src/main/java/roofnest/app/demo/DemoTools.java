@@ -9,17 +9,17 @@ import java.util.Set;
 
 import org.springframework.stereotype.Component;
 
-import roofnest.app.brief.PromiseRepository;
-import roofnest.app.brief.ResidentRepository;
+import roofnest.app.records.PromiseRepository;
+import roofnest.app.records.ResidentRepository;
 import roofnest.app.firm.Staff;
-import roofnest.app.household.HouseholdChanges;
-import roofnest.app.household.HouseholdRepository;
+import roofnest.app.records.Changes;
+import roofnest.app.records.HouseholdRepository;
 import roofnest.app.ready.AirScanRepository;
-import roofnest.app.ready.NetworkRepository;
-import roofnest.app.ready.RouterRepository;
-import roofnest.app.share.AccessRepository;
-import roofnest.app.survey.CameraRepository;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.NetworkRepository;
+import roofnest.app.records.RouterRepository;
+import roofnest.app.records.AccessRepository;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.HouseholdRef;
 import roofnest.core.access.Access;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
@@ -34,7 +34,7 @@ import roofnest.core.view.CameraPose;
 @Component
 class DemoTools {
     final HouseholdRepository households;
-    final HouseholdChanges changes;
+    final Changes changes;
     final CameraRepository cameras;
     final PromiseRepository promises;
     final ResidentRepository residents;
@@ -45,7 +45,7 @@ class DemoTools {
     private final PlanDocument plans;
 
     DemoTools(
-            HouseholdRepository households, HouseholdChanges changes, CameraRepository cameras, PromiseRepository promises,
+            HouseholdRepository households, Changes changes, CameraRepository cameras, PromiseRepository promises,
             ResidentRepository residents, NetworkRepository networks, AccessRepository access, RouterRepository routers,
             AirScanRepository scans,
             PlanDocument plans) {
@@ -104,7 +104,7 @@ class DemoTools {
     }
 
     long person(HouseholdRef ref, String name, String email, Access.Tie tie, LocalDate leftOn) {
-        return residents.add(ref.id(), name, email, tie, leftOn);
+        return changes.make(ref, Stage.BRIEF, () -> residents.add(ref.id(), name, email, tie, leftOn));
     }
 
     void notes(HouseholdRef ref, String notes) {

@@ -69,7 +69,7 @@ class DemoWorld implements ApplicationRunner {
     }
 
     private void price(long firm) {
-        prices.setMoney(firm, new PriceBook.Money("EUR", new BigDecimal("21")));
+        prices.setMoney(firm, new PriceBook.Money("EUR", new BigDecimal("21"), 0));
         Map.of("hour", 5400L, "model dunmark-post", 13_900L, "model cairnlow-eave", 18_500L, "model pellan-drift", 16_400L,
                 "model tarrowby-turn", 9_900L, "hub pellan", 8_900L,
                 "card 64", 1_490L, "clips", 15L).forEach((key, cents) -> prices.set(firm, key, cents));

@@ -18,28 +18,29 @@ import org.springframework.web.bind.annotation.PostMapping;
 
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
-import roofnest.app.pair.HubRepository;
+import roofnest.app.records.HubRepository;
+import roofnest.app.records.NetworkRepository;
 import roofnest.app.prove.TrialRepository;
 import roofnest.app.secrets.SecretStore;
-import roofnest.app.survey.CameraRepository;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.HouseholdRef;
 import roofnest.core.promise.Stage;
 
 /** The pack for the household, and the sealed sheet that goes with it apart. */
 @Controller
 class PackController {
     private final Frames frames;
-    private final CameraRepository cameras;
+    private final NetworkRepository networks;
     private final TrialRepository trials;
     private final SecretStore secrets;
     private final HubRepository hubs;
     private final Pdf pdf;
     private final Clock clock;
 
-    PackController(Frames frames, CameraRepository cameras, TrialRepository trials, SecretStore secrets, HubRepository hubs, Pdf pdf,
+    PackController(Frames frames, NetworkRepository networks, TrialRepository trials, SecretStore secrets, HubRepository hubs, Pdf pdf,
             Clock clock) {
         this.frames = frames;
-        this.cameras = cameras;
+        this.networks = networks;
         this.trials = trials;
         this.secrets = secrets;
         this.hubs = hubs;
@@ -53,7 +54,7 @@ class PackController {
     @GetMapping("/households/{household}/prove/pack.pdf")
     ResponseEntity<byte[]> pack(HouseholdRef ref) {
         Frame frame = frames.frame(ref, Stage.PROVE);
-        PackView view = PackView.of(frame, cameras.records(ref.id()), trials.of(ref.id()), trials.signature(ref.id()));
+        PackView view = PackView.of(frame, frame.cameras(), trials.of(ref.id()), trials.signature(ref.id()));
         return file("hand-over-pack", ref, pdf.render("documents/pack", Map.of("pack", view, "frame", frame, "date", date())), "inline");
     }
 
@@ -63,14 +64,15 @@ class PackController {
     ResponseEntity<byte[]> sealedSheet(HouseholdRef ref) {
         Frame frame = frames.frame(ref, Stage.PROVE);
         List<Sealed> lines = new ArrayList<>();
-        Optional<String> wifi = secrets.revealWifiPassword(ref, "sealed sheet printed");
+        Optional<String> wifi = networks.find(ref.id())
+                .flatMap(network -> secrets.revealWifiPassword(ref.id(), network.id(), ref.by(), "sealed sheet printed"));
         wifi.ifPresent(password -> lines.add(new Sealed("Wi-Fi", frame.facts().network().map(n -> n.name()).orElse(""), password)));
-        for (CameraRepository.Record camera : cameras.records(ref.id())) {
-            secrets.revealCameraPassword(ref, camera.id(), camera.camera().name(), "sealed sheet printed")
+        for (CameraRepository.Record camera : frame.cameras()) {
+            secrets.revealCameraPassword(ref.id(), camera.id(), camera.camera().name(), ref.by(), "sealed sheet printed")
                     .ifPresent(password -> lines.add(new Sealed("Camera", camera.camera().name(), password)));
         }
         for (HubRepository.Hub hub : hubs.of(ref.id())) {
-            secrets.revealHubPassword(ref, hub.id(), hub.name(), "sealed sheet printed")
+            secrets.revealHubPassword(ref.id(), hub.id(), hub.name(), ref.by(), "sealed sheet printed")
                     .ifPresent(password -> lines.add(new Sealed("Hub", hub.name(), password)));
         }
         return file("sealed-sheet", ref, pdf.render("documents/sealed-sheet", Map.of("lines", lines, "frame", frame, "date", date())),

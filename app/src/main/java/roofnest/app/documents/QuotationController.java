@@ -14,7 +14,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.ready.Kits;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRef;
 import roofnest.core.promise.Stage;
 
 /** What a job costs, on one page. */

@@ -42,10 +42,12 @@ public class FirmRepository {
                 .query(Long.class).single();
     }
 
-    public void addPerson(long firmId, String email, String name, Role role, String passwordHash) {
-        jdbc.sql("""
+    /** @return whether the address was free */
+    public boolean addPerson(long firmId, String email, String name, Role role, String passwordHash) {
+        return jdbc.sql("""
             insert into person (firm_id, email, name, role, password_hash, created_at)
             values (:firmId, :email, :name, :role, :hash, :now)
+                on conflict (email) do nothing
             """)
                 .param("firmId", firmId)
                 .param("email", normal(email))
@@ -53,7 +55,7 @@ public class FirmRepository {
                 .param("role", role.name())
                 .param("hash", passwordHash)
                 .param("now", OffsetDateTime.now(clock))
-                .update();
+                .update() == 1;
     }
 
     public Optional<Staff> findByEmail(String email) {
@@ -64,6 +66,10 @@ public class FirmRepository {
             """)
                 .param("email", normal(email))
                 .query(FirmRepository::staff).optional();
+    }
+
+    public String name(long firmId) {
+        return jdbc.sql("select name from firm where id = :id").param("id", firmId).query(String.class).single();
     }
 
     List<Staff> peopleOf(long firmId) {

@@ -1,16 +1,12 @@
 package roofnest.app.firm;
 
-import java.util.Map;
-
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-import jakarta.servlet.http.HttpServletResponse;
-
+import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
 
 /** The first page of an empty installation: makes the firm and its owner, once. */
@@ -30,19 +26,18 @@ class FirstFirmController {
     }
 
     @PostMapping("/first-firm")
-    String make(@RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
+    String make(Form form, Model model) {
         if (!firms.isEmpty()) {
             return "redirect:/sign-in";
         }
-        Form form = new Form(values);
         String firm = form.text("firm", "the firm's name", 80);
         Hiring.NewPerson owner = Hiring.read(form, Role.OWNER);
-        if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(model, form);
-        }
-        hiring.foundFirm(firm, owner);
-        return "redirect:/sign-in?email=" + owner.email();
+        boolean saved = form.save(() -> {
+            if (hiring.foundFirst(firm, owner).isEmpty()) {
+                throw new Conflict("Somebody else has founded the firm meanwhile. Sign in, or ask its owner to add you.");
+            }
+        });
+        return saved ? "redirect:/sign-in?email=" + owner.email() : page(model, form);
     }
 
     private static String page(Model model, Form form) {

@@ -1,6 +1,7 @@
 package roofnest.app.firm;
 
 import java.nio.charset.StandardCharsets;
+import java.util.OptionalLong;
 
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
@@ -35,20 +36,23 @@ public class Hiring {
         return new NewPerson(name, email == null ? "" : FirmRepository.normal(email), role, password);
     }
 
+    /** @return the firm's number; empty when there is a firm already, however many ask at once */
+    @Transactional
+    public OptionalLong foundFirst(String name, NewPerson owner) {
+        firms.lockFirstFirm();
+        return firms.isEmpty() ? OptionalLong.of(foundFirm(name, owner)) : OptionalLong.empty();
+    }
+
     @Transactional
     public long foundFirm(String name, NewPerson owner) {
-        firms.lockFirstFirm();
         long firmId = firms.addFirm(name);
         hire(firmId, owner);
         return firmId;
     }
 
+    /** @return whether the address was free */
     @Transactional
-    public void hire(long firmId, NewPerson person) {
-        firms.addPerson(firmId, person.email(), person.name(), person.role(), passwords.encode(person.password()));
-    }
-
-    boolean isTaken(String email) {
-        return firms.findByEmail(email).isPresent();
+    public boolean hire(long firmId, NewPerson person) {
+        return firms.addPerson(firmId, person.email(), person.name(), person.role(), passwords.encode(person.password()));
     }
 }

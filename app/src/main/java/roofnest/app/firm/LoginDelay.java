@@ -7,12 +7,14 @@ import java.time.OffsetDateTime;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
+import roofnest.app.watch.Purged;
+
 /**
  * Makes guessing slow: after each failed log-in for an e-mail the next try has to wait, twice as long each time, from
  * the third failure on. Addresses that nobody has are treated the same, so the delay tells nothing.
  */
 @Component
-public class LoginDelay {
+public class LoginDelay implements Purged {
     private static final int FREE_FAILURES = 2;
     private static final Duration FIRST_DELAY = Duration.ofSeconds(2);
     private static final Duration LONGEST_DELAY = Duration.ofMinutes(15);
@@ -54,6 +56,16 @@ public class LoginDelay {
 
     void succeeded(String email) {
         jdbc.sql("delete from login_attempt where email = :email").param("email", FirmRepository.normal(email)).update();
+    }
+
+    @Override
+    public String what() {
+        return "log-in attempts";
+    }
+
+    @Override
+    public int purge(OffsetDateTime before) {
+        return jdbc.sql("delete from login_attempt where next_try_at < :before").param("before", before).update();
     }
 
     static Duration delayAfter(int failures) {

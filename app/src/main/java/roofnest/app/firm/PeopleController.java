@@ -1,8 +1,5 @@
 package roofnest.app.firm;
 
-import java.util.Map;
-
-import org.springframework.http.HttpStatus;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -11,8 +8,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-
-import jakarta.servlet.http.HttpServletResponse;
 
 import roofnest.app.web.Form;
 
@@ -35,19 +30,17 @@ class PeopleController {
     @PostMapping("/people")
     @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
     String hire(
-            @AuthenticationPrincipal Staff staff, @RequestParam Map<String, String> values, Model model,
-            HttpServletResponse response, RedirectAttributes flash) {
-        Form form = new Form(values);
+            @AuthenticationPrincipal Staff staff, Form form, Model model, RedirectAttributes flash) {
         Role role = form.choice("role", "a role", Role.class);
         Hiring.NewPerson person = Hiring.read(form, role);
-        if (form.ok() && hiring.isTaken(person.email())) {
-            form.fault("email", "Somebody already signs in with this address. Use another.");
-        }
-        if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        boolean saved = form.save(() -> {
+            if (!hiring.hire(staff.firmId(), person)) {
+                form.fault("email", "Somebody already signs in with this address. Use another.");
+            }
+        });
+        if (!saved) {
             return page(staff, model, form);
         }
-        hiring.hire(staff.firmId(), person);
         flash.addFlashAttribute("notice", person.name() + " can sign in now.");
         return "redirect:/people";
     }

@@ -28,6 +28,7 @@ class SecurityConfig {
                         "/error")
                 .permitAll()
                 .requestMatchers("/actuator/health").permitAll()
+                .requestMatchers("/actuator/**").hasAuthority(Role.Permission.MANAGE_PEOPLE.name())
                 .anyRequest().authenticated());
         http.formLogin(form -> form
                 .loginPage("/sign-in").loginProcessingUrl("/sign-in").usernameParameter("email").defaultSuccessUrl("/", false)

@@ -3,6 +3,8 @@ package roofnest.app.firm;
 import java.time.Duration;
 import java.util.Optional;
 
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.security.authentication.AuthenticationProvider;
 import org.springframework.security.authentication.BadCredentialsException;
 import org.springframework.security.authentication.LockedException;
@@ -14,6 +16,8 @@ import org.springframework.stereotype.Component;
 /** Checks e-mail and password, with the growing delay and without telling which of the two was wrong. */
 @Component
 class StaffAuthentication implements AuthenticationProvider {
+    private static final Logger LOG = LoggerFactory.getLogger(StaffAuthentication.class);
+
     private final FirmRepository firms;
     private final LoginDelay delay;
     private final PasswordEncoder passwords;
@@ -39,6 +43,7 @@ class StaffAuthentication implements AuthenticationProvider {
         boolean right = passwords.matches(password, found.map(Staff::password).orElse(nobodysHash));
         if (found.isEmpty() || !right) {
             delay.failed(email);
+            LOG.info("log-in failed person={}", found.map(staff -> String.valueOf(staff.id())).orElse("unknown"));
             throw new BadCredentialsException("e-mail or password is wrong");
         }
         delay.succeeded(email);

@@ -2,7 +2,10 @@ package roofnest.app.household;
 
 import java.util.List;
 
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.Household;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.JudgedHousehold;
 import roofnest.app.web.PromiseLine;
 import roofnest.app.web.Ridge;
 import roofnest.core.judge.HouseholdFacts;
@@ -10,13 +13,30 @@ import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.judge.Judgement;
 import roofnest.core.promise.Stage;
 
-/** What every page of a household shows round its own content, and the facts and judgement that it is made from. */
-public record Frame(
-        HouseholdRef ref, Household household, Stage stage, Ridge ridge, HouseholdFacts facts, HouseholdJudge judge,
-        Judgement judgement) {
-    static Frame of(HouseholdRef ref, Household household, Stage stage, HouseholdFacts facts, HouseholdJudge judge) {
-        Judgement judgement = judge.again(facts);
-        return new Frame(ref, household, stage, Ridge.of(stage, household.stage(), judgement.brokenByStage()), facts, judge, judgement);
+/** What every page of a household shows round its own content, and the household as it stands that it is made from. */
+public record Frame(HouseholdRef ref, Stage stage, Ridge ridge, JudgedHousehold judged) {
+    static Frame of(HouseholdRef ref, Stage stage, JudgedHousehold judged) {
+        return new Frame(ref, stage, Ridge.of(stage, judged.household().stage(), judged.judgement().brokenByStage()), judged);
+    }
+
+    public Household household() {
+        return judged.household();
+    }
+
+    public HouseholdFacts facts() {
+        return judged.facts();
+    }
+
+    public List<CameraRepository.Record> cameras() {
+        return judged.cameras();
+    }
+
+    public HouseholdJudge judge() {
+        return judged.judge();
+    }
+
+    public Judgement judgement() {
+        return judged.judgement();
     }
 
     public String path() {
@@ -24,17 +44,17 @@ public record Frame(
     }
 
     public String counts() {
-        return judgement.countsInWords();
+        return judgement().countsInWords();
     }
 
     /** The promises that this stage decides. */
     public List<PromiseLine> promisesHere() {
-        return judgement.promises().stream().filter(judged -> judged.promise().stage() == stage)
-                .map(judged -> PromiseLine.of(judged, facts)).toList();
+        return judgement().promises().stream().filter(judged -> judged.promise().stage() == stage)
+                .map(judged -> PromiseLine.of(judged, facts())).toList();
     }
 
     public List<PromiseLine> allPromises() {
-        return judgement.promises().stream().map(judged -> PromiseLine.of(judged, facts)).toList();
+        return judgement().promises().stream().map(judged -> PromiseLine.of(judged, facts())).toList();
     }
 
     public Stage next() {

@@ -3,31 +3,32 @@ package roofnest.app.household;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
-import roofnest.app.web.HouseholdRef;
-import roofnest.core.judge.HouseholdFacts;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.JudgedHousehold;
+import roofnest.app.records.JudgedHouseholds;
 import roofnest.core.promise.Stage;
 
 /** Makes the frame of a household's page. */
 @Component
 public class Frames {
-    private final HouseholdRepository households;
-    private final FactsLoader loader;
-    private final Judges judges;
+    private final JudgedHouseholds households;
 
-    Frames(HouseholdRepository households, FactsLoader loader, Judges judges) {
+    Frames(JudgedHouseholds households) {
         this.households = households;
-        this.loader = loader;
-        this.judges = judges;
     }
 
     public Frame frame(HouseholdRef ref, Stage stage) {
-        HouseholdFacts facts = loader.load(ref.id());
-        return Frame.of(ref, households.get(ref.id()), stage, facts, judges.of(facts));
+        return Frame.of(ref, stage, households.of(ref.id()));
     }
 
     /** The frame, also put into the model for the layout. */
     public Frame frame(HouseholdRef ref, Stage stage, Model model) {
-        Frame frame = frame(ref, stage);
+        return frame(ref, stage, model, households.of(ref.id()));
+    }
+
+    /** The frame of a household that this request has read already. */
+    public Frame frame(HouseholdRef ref, Stage stage, Model model, JudgedHousehold judged) {
+        Frame frame = Frame.of(ref, stage, judged);
         model.addAttribute("frame", frame);
         return frame;
     }

@@ -5,7 +5,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.Changes;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.HouseholdRepository;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.promise.Stage;
 
@@ -13,9 +15,9 @@ import roofnest.core.promise.Stage;
 @Controller
 class HouseholdController {
     private final HouseholdRepository households;
-    private final HouseholdChanges changes;
+    private final Changes changes;
 
-    HouseholdController(HouseholdRepository households, HouseholdChanges changes) {
+    HouseholdController(HouseholdRepository households, Changes changes) {
         this.households = households;
         this.changes = changes;
     }

@@ -22,6 +22,7 @@ import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.CharacterSet;
 import roofnest.core.catalogue.Cue;
+import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.DeviceState;
 import roofnest.core.catalogue.MotionSpec;
 import roofnest.core.catalogue.PairingMethod;
@@ -71,7 +72,7 @@ final class ModelForm {
                         choice("/sharing", "Others look by", choices(Sharing.values())),
                         leftOut("/peopleMax", "Most people", Type.WHOLE_OR_LEFT_OUT, "empty: no limit"),
                         leftOut("/hub", "Key of its hub", Type.TEXT_OR_LEFT_OUT, "empty: it knows none"),
-                        yesNo("/pans", "Turns by motor"))),
+                        yesNo("/pans", "Turns by motor"), choice("/body", "Is drawn as", choices(DeviceModel.Body.values())))),
                 new Group("Picture", List.of(
                         whole("/lens/widthPx", "Width, px"), whole("/lens/heightPx", "Height, px"),
                         number("/lens/hfovDeg", "Field of view, degrees"), number("/lens/nightRangeM", "Night range, m"),

@@ -2,13 +2,14 @@ package roofnest.app.models;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicReference;
 
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
-import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -21,8 +22,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-
-import jakarta.servlet.http.HttpServletResponse;
 
 import roofnest.app.firm.Staff;
 import roofnest.app.web.BadInput;
@@ -51,20 +50,25 @@ class ModelsController {
     @PreAuthorize("hasAuthority('REVEAL')")
     String add(
             @AuthenticationPrincipal Staff staff, @RequestParam(defaultValue = "") String document,
-            @RequestParam(required = false) MultipartFile file, Model model,
-            HttpServletResponse response, RedirectAttributes flash) throws IOException {
+            @RequestParam(required = false) MultipartFile file, Form form, Model model, RedirectAttributes flash) throws IOException {
         String text = file != null && !file.isEmpty() ? new String(file.getBytes(), StandardCharsets.UTF_8) : document;
-        try {
-            DeviceModel added = models.add(staff.firmId(), text, staff.name());
-            flash.addFlashAttribute("notice", added.fullName() + " can be put on plans now.");
-            return "redirect:/models";
-        } catch (DocumentRefused refused) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(staff, model, text, refused.faults());
-        } catch (BadInput refused) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(staff, model, text, List.of(new DocumentFault("", refused.getMessage())));
+        AtomicReference<DeviceModel> added = new AtomicReference<>();
+        List<DocumentFault> faults = new ArrayList<>();
+        boolean saved = form.save(() -> {
+            try {
+                added.set(models.add(staff.firmId(), text, staff.name()));
+            } catch (DocumentRefused refused) {
+                faults.addAll(refused.faults());
+            } catch (BadInput refused) {
+                faults.add(new DocumentFault("", refused.getMessage()));
+            }
+            faults.forEach(fault -> form.fault("document", fault.toString()));
+        });
+        if (!saved) {
+            return page(staff, model, text, faults);
         }
+        flash.addFlashAttribute("notice", added.get().fullName() + " can be put on plans now.");
+        return "redirect:/models";
     }
 
     /** One model, all of it. */
@@ -87,21 +91,22 @@ class ModelsController {
 
     @PostMapping("/models/form")
     @PreAuthorize("hasAuthority('REVEAL')")
-    String addByForm(@AuthenticationPrincipal Staff staff, @RequestParam Map<String, String> values, Model model,
-            HttpServletResponse response, RedirectAttributes flash) {
-        Form form = new Form(values);
-        List<DocumentFault> faults;
-        try {
-            DeviceModel added = models.add(staff.firmId(), ModelForm.document(form), staff.name());
-            flash.addFlashAttribute("notice", added.fullName() + " can be put on plans now.");
-            return "redirect:/models";
-        } catch (DocumentRefused refused) {
-            faults = refused.faults();
-        } catch (BadInput refused) {
-            faults = List.of(new DocumentFault("/key", refused.getMessage()));
+    String addByForm(@AuthenticationPrincipal Staff staff, Form form, Model model, RedirectAttributes flash) {
+        AtomicReference<DeviceModel> added = new AtomicReference<>();
+        List<DocumentFault> left = new ArrayList<>();
+        boolean saved = form.save("/key", () -> {
+            try {
+                added.set(models.add(staff.firmId(), ModelForm.document(form), staff.name()));
+            } catch (DocumentRefused refused) {
+                left.addAll(ModelForm.place(form, refused.faults()));
+                left.forEach(fault -> form.fault("", fault.toString()));
+            }
+        });
+        if (!saved) {
+            return formPage(model, form, left);
         }
-        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-        return formPage(model, form, ModelForm.place(form, faults));
+        flash.addFlashAttribute("notice", added.get().fullName() + " can be put on plans now.");
+        return "redirect:/models";
     }
 
     private static String formPage(Model model, Form form, List<DocumentFault> faults) {

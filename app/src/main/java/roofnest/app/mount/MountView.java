@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 
 import roofnest.app.household.Frame;
-import roofnest.app.survey.CameraRepository;
+import roofnest.app.records.CameraRepository;
 import roofnest.core.judge.Camera;
 import roofnest.core.lang.Numbers;
 import roofnest.core.mount.CableRun;

@@ -17,7 +17,7 @@ import roofnest.core.pairing.Step;
  * @param answer id of the answer of this step that the likeliest state gives; empty when the step has none
  */
 record BeliefView(String likely, String impossible, String answer, String answerWords) implements Serializable {
-    static BeliefView of(Runs.Open open, OffsetDateTime now, StateBelief.Seen seen, List<Joinable> others) {
+    static BeliefView of(Open open, OffsetDateTime now, StateBelief.Seen seen, List<Joinable> others) {
         RunView.LastAct last = RunView.LastAct.of(open, now);
         StateBelief belief = StateBelief.given(open.device().setUp(), last.act(), last.secondsSince(), seen, others);
         Step step = open.state().step();

@@ -14,10 +14,12 @@ import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import roofnest.app.firm.Staff;
 import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.catalogue.PhoneKind;
 import roofnest.standins.Fault;
 import roofnest.standins.Place;
+import roofnest.standins.rehearsal.Progress;
 
 /** Set exercises that people of a firm took, and how they came out. */
 @Repository
@@ -36,22 +38,28 @@ class RehearsalRepository {
      * @param hidden faults beside those of the story
      * @param minutes of its virtual clock; null until it is over
      */
-    record Rehearsal(long id, String person, int exercise, String job, Set<Fault> hidden, int speed, OffsetDateTime startedAt,
-            OffsetDateTime overAt, Double minutes, Double shortest, Integer wrong) {
+    record Rehearsal(long id, long personId, String person, int exercise, String job, Set<Fault> hidden, int speed,
+            OffsetDateTime startedAt, OffsetDateTime overAt, Double minutes, Double shortest, Integer wrong) {
         boolean over() {
             return overAt != null;
         }
     }
 
-    long start(long firmId, String person, int exercise, Set<Fault> hidden, int speed) {
+    long start(Staff staff, int exercise, Set<Fault> hidden, int speed) {
+        return insert(staff, exercise, null, hidden, speed);
+    }
+
+    private long insert(Staff staff, Integer exercise, String job, Set<Fault> hidden, int speed) {
         return jdbc.sql("""
-            insert into rehearsal (firm_id, person, exercise, faults, speed, started_at)
-            values (:firm, :person, :exercise, :faults, :speed, :now)
+            insert into rehearsal (firm_id, person_id, person, exercise, job, faults, speed, started_at)
+            values (:firm, :personId, :person, :exercise, :job, :faults, :speed, :now)
             returning id
             """)
-                .param("firm", firmId)
-                .param("person", person)
-                .param("exercise", exercise)
+                .param("firm", staff.firmId())
+                .param("personId", staff.id())
+                .param("person", staff.name())
+                .param("exercise", exercise, Types.INTEGER)
+                .param("job", job, Types.VARCHAR)
                 .param("faults", hidden.stream().map(Fault::name).toArray(String[]::new))
                 .param("speed", speed)
                 .param("now", OffsetDateTime.now(clock))
@@ -61,19 +69,8 @@ class RehearsalRepository {
     /** A part of a job, as the house was when its rehearsal began. @param address recipe for a fixed address; null when none is needed */
     record JobPart(String modelKey, boolean hub, PairingMethod.Way way, Place place, String address) {}
 
-    long startJob(long firmId, String person, String job, List<JobPart> parts, Set<Fault> hidden, int speed) {
-        long id = jdbc.sql("""
-            insert into rehearsal (firm_id, person, job, faults, speed, started_at)
-            values (:firm, :person, :job, :faults, :speed, :now)
-            returning id
-            """)
-                .param("firm", firmId)
-                .param("person", person)
-                .param("job", job)
-                .param("faults", hidden.stream().map(Fault::name).toArray(String[]::new))
-                .param("speed", speed)
-                .param("now", OffsetDateTime.now(clock))
-                .query(Long.class).single();
+    long startJob(Staff staff, String job, List<JobPart> parts, Set<Fault> hidden, int speed) {
+        long id = insert(staff, null, job, hidden, speed);
         for (int i = 0; i < parts.size(); i++) {
             JobPart part = parts.get(i);
             jdbc.sql(
@@ -119,8 +116,30 @@ class RehearsalRepository {
         jdbc.sql("select id from rehearsal where id = :id for update").param("id", id).query(Long.class).single();
     }
 
-    List<Rehearsal> of(long firmId) {
-        return jdbc.sql("select * from rehearsal where firm_id = :firm order by id desc limit 500").param("firm", firmId)
+    /** A set exercise that somebody finished. @param person what they are called today */
+    record Result(long personId, String person, Progress.Done done) {}
+
+    /** All exercises that people of the firm ever finished, the newest first. A rehearsed job is none. */
+    List<Result> results(long firmId) {
+        return jdbc.sql("""
+            select coalesce(r.person_id, 0) as person_id, coalesce(p.name, r.person) as person, r.exercise, r.faults, r.minutes,
+                   r.shortest, r.wrong
+            from rehearsal r left join person p on p.id = r.person_id
+            where r.firm_id = :firm and r.over_at is not null and r.exercise is not null
+            order by r.id desc
+            """)
+                .param("firm", firmId)
+                .query((row, n) -> new Result(row.getLong("person_id"), row.getString("person"),
+                        new Progress.Done(row.getInt("exercise"), faults(row), row.getDouble("minutes"), row.getDouble("shortest"),
+                                row.getInt("wrong"))))
+                .list();
+    }
+
+    /** What somebody has begun and not finished, the newest first. */
+    List<Rehearsal> openOf(long personId, int most) {
+        return jdbc.sql("select * from rehearsal where person_id = :person and over_at is null order by id desc limit :most")
+                .param("person", personId)
+                .param("most", most)
                 .query(RehearsalRepository::rehearsal).list();
     }
 
@@ -136,10 +155,13 @@ class RehearsalRepository {
                 .update();
     }
 
+    private static Set<Fault> faults(ResultSet row) throws SQLException {
+        return Arrays.stream((String[]) row.getArray("faults").getArray()).map(Fault::valueOf).collect(Collectors.toSet());
+    }
+
     private static Rehearsal rehearsal(ResultSet row, int n) throws SQLException {
-        Set<Fault> hidden = Arrays.stream((String[]) row.getArray("faults").getArray()).map(Fault::valueOf).collect(Collectors.toSet());
-        return new Rehearsal(row.getLong("id"), row.getString("person"), row.getInt("exercise"), row.getString("job"), hidden,
-                row.getInt("speed"), row.getObject("started_at", OffsetDateTime.class),
+        return new Rehearsal(row.getLong("id"), row.getLong("person_id"), row.getString("person"), row.getInt("exercise"),
+                row.getString("job"), faults(row), row.getInt("speed"), row.getObject("started_at", OffsetDateTime.class),
                 row.getObject("over_at", OffsetDateTime.class), row.getObject("minutes", Double.class),
                 row.getObject("shortest", Double.class), row.getObject("wrong", Integer.class));
     }

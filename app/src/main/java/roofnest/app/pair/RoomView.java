@@ -31,21 +31,29 @@ record RoomView(Optional<Row> next, String why, List<Row> exercises, List<Person
 
     record Open(long id, String title, String person, String since) {}
 
-    static RoomView of(List<Exercise> exercises, List<RehearsalRepository.Rehearsal> all, List<Progress.Done> mine, String me,
+    static RoomView of(
+            List<Exercise> exercises, List<RehearsalRepository.Result> results, List<RehearsalRepository.Rehearsal> open, long me,
             ZoneId zone) {
+        List<Progress.Done> mine
+                = results.stream().filter(result -> result.personId() == me).map(RehearsalRepository.Result::done).toList();
         List<Row> rows = exercises.stream().map(exercise -> row(exercise, mine)).toList();
         Optional<Exercise> next = Progress.next(mine, exercises);
         String why = next.map(exercise -> why(exercise, mine, exercises))
                 .orElse("Every exercise is mastered. Take any of them with a hidden fault.");
-        Map<String, List<RehearsalRepository.Rehearsal>> byPerson = new LinkedHashMap<>();
-        all.stream().filter(RehearsalRepository.Rehearsal::over)
-                .forEach(each -> byPerson.computeIfAbsent(each.person(), person -> new ArrayList<>()).add(each));
-        return new RoomView(next.map(exercise -> row(exercise, mine)), why, rows,
-                byPerson.entrySet().stream().map(entry -> person(entry.getKey(), entry.getValue(), exercises)).toList(),
-                all.stream().filter(each -> !each.over() && each.person().equals(me)).limit(5)
+        return new RoomView(next.map(exercise -> row(exercise, mine)), why, rows, people(results, exercises),
+                open.stream()
                         .map(each -> new Open(each.id(), each.job() == null ? title(exercises, each.exercise()) : each.job(), each.person(),
                                 each.startedAt().atZoneSameInstant(zone).format(WHEN)))
                         .toList());
+    }
+
+    /** Results belong to a person, whatever they were called then; of those who have left, to the name that is left of them. */
+    private static List<Person> people(List<RehearsalRepository.Result> results, List<Exercise> exercises) {
+        record Who(long id, String name) {}
+        Map<Who, List<Progress.Done>> byPerson = new LinkedHashMap<>();
+        results.forEach(result -> byPerson.computeIfAbsent(new Who(result.personId(), result.person()), who -> new ArrayList<>())
+                .add(result.done()));
+        return byPerson.entrySet().stream().map(entry -> person(entry.getKey().name(), entry.getValue(), exercises)).toList();
     }
 
     private static String why(Exercise exercise, List<Progress.Done> mine, List<Exercise> exercises) {
@@ -71,9 +79,7 @@ record RoomView(Optional<Row> next, String why, List<Row> exercises, List<Person
                 own.stream().anyMatch(Progress.Done::mastered));
     }
 
-    private static Person person(String name, List<RehearsalRepository.Rehearsal> over, List<Exercise> exercises) {
-        List<Progress.Done> done = over.stream()
-                .map(each -> new Progress.Done(each.exercise(), each.hidden(), each.minutes(), each.shortest(), each.wrong())).toList();
+    private static Person person(String name, List<Progress.Done> done, List<Exercise> exercises) {
         double lost = done.stream().mapToDouble(each -> Math.max(0, each.minutes() - each.shortestMinutes())).sum();
         return new Person(name, done.size(),
                 (int) done.stream().filter(Progress.Done::mastered).map(Progress.Done::exercise).distinct().count(),

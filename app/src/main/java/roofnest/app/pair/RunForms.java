@@ -13,17 +13,14 @@ import roofnest.core.catalogue.Recovery;
 import roofnest.core.pairing.CameraName;
 import roofnest.core.pairing.Step;
 
-/** What is typed in the course of a run. In a house it goes to the camera and the sealed store; in an exercise nothing of it is kept. */
+/** What is typed in the course of a run. Where it goes is the subject's: in a rehearsal nothing of it is kept. */
 @Service
 class RunForms {
     /** @return what the run's event says of it; empty when faults stand at its fields and nothing was kept */
-    Optional<String> take(Subjects.Subject subject, Step.Form which, Form form) {
+    Optional<String> take(Subject subject, Step.Form which, Form form) {
         return switch (which) {
             case NONE -> throw new BadInput("Nothing is to be typed at this step.");
-            case DEVICE_PASSWORD -> fitting(subject.device(), form, subject.passwordOnLabel()).map(password -> {
-                subject.ownPassword(password);
-                return "own password sealed";
-            });
+            case DEVICE_PASSWORD -> fitting(subject.device(), form, subject.passwordOnLabel()).map(subject::ownPassword);
             case OWNERS_WORD -> ownersWord(form);
             case SETTLE -> settled(subject.device(), form).map(settled -> {
                 subject.settle(settled.firmware(), settled.recovery());
@@ -37,18 +34,6 @@ class RunForms {
                 subject.rename(name, form.raw("room"));
                 return "named " + name;
             });
-        };
-    }
-
-    /** The same checks, and nothing kept. */
-    Optional<String> rehearse(Joinable device, Step.Form which, Form form) {
-        return switch (which) {
-            case NONE -> throw new BadInput("Nothing is to be typed at this step.");
-            case DEVICE_PASSWORD -> fitting(device, form, Optional.empty()).map(password -> "own password set");
-            case OWNERS_WORD -> ownersWord(form);
-            case SETTLE -> settled(device, form).map(Settled::note);
-            case STICKER -> sticker(form).map(sticker -> "serial " + sticker.serial());
-            case NAME -> named(form, List.of()).map(name -> "named " + name);
         };
     }
 

@@ -8,11 +8,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
-import java.util.EnumMap;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -20,7 +20,6 @@ import org.springframework.stereotype.Repository;
 import roofnest.core.catalogue.HandsOn;
 import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.catalogue.PhoneKind;
-import roofnest.core.pairing.MethodOrder;
 import roofnest.core.pairing.RunEvent;
 import roofnest.standins.BenchAct;
 import roofnest.standins.Fault;
@@ -28,9 +27,6 @@ import roofnest.standins.Fault;
 /** Runs, their events and the acts on their benches. Events and acts are only ever added. */
 @Repository
 class RunRepository {
-    /** A run that took longer was left lying, and says nothing of its way. */
-    private static final double LEFT_LYING_MINUTES = 120;
-
     private final JdbcClient jdbc;
     private final Clock clock;
 
@@ -50,6 +46,8 @@ class RunRepository {
 
     /** Acts with the moments at which they were stored, for reading the bench's clock. */
     record Acts(List<BenchAct> acts, List<OffsetDateTime> storedAt) {
+        static final Acts NONE = new Acts(List.of(), List.of());
+
         long clockMs(OffsetDateTime now) {
             return clockMs(now, 1);
         }
@@ -156,32 +154,81 @@ class RunRepository {
                 .update();
     }
 
-    /** How the firm's real runs with a model went, by way. */
-    Map<PairingMethod.Way, MethodOrder.Log> log(long firmId, String modelKey, PhoneKind phone) {
-        record Done(PairingMethod.Way way, boolean worked, boolean sameFamily, double minutes) {}
-        Map<PairingMethod.Way, List<Done>> byWay = jdbc.sql("""
-            select run.way, run.given_up_at is null as worked, run.phone = :phone as same_family,
-                   extract(epoch from run.finished_at - run.started_at) / 60 as minutes
-            from run
-            join camera on camera.id = run.camera_id
-            join household on household.id = run.household_id
-            where household.firm_id = :firm and camera.model_key = :model and run.finished_at is not null and not run.bench
+    Optional<Run> openRunOfHub(long householdId, long hubId) {
+        return jdbc.sql("select * from run where household_id = :householdId and hub_id = :hubId and finished_at is null")
+                .param("householdId", householdId)
+                .param("hubId", hubId)
+                .query(RunRepository::run).optional();
+    }
+
+    /** Those that are not over, the newest first. */
+    List<Run> openOf(long householdId) {
+        return jdbc.sql("select * from run where household_id = :householdId and finished_at is null order by id desc")
+                .param("householdId", householdId)
+                .query(RunRepository::run).list();
+    }
+
+    /** How many steps of a run are stored; empty when the firm has no such run in such a household. */
+    Optional<Integer> steps(long firmId, long householdId, long runId) {
+        return jdbc.sql("""
+            select (select count(*) from run_event e where e.run_id = r.id)
+            from run r join household h on h.id = r.household_id
+            where r.id = :run and h.id = :household and h.firm_id = :firm
             """)
+                .param("run", runId)
+                .param("household", householdId)
                 .param("firm", firmId)
-                .param("model", modelKey)
-                .param("phone", phone.name())
-                .query((row, n) -> new Done(PairingMethod.Way.valueOf(row.getString("way")), row.getBoolean("worked"),
-                        row.getBoolean("same_family"), row.getDouble("minutes")))
-                .list()
-                .stream().collect(Collectors.groupingBy(Done::way));
-        Map<PairingMethod.Way, MethodOrder.Log> logs = new EnumMap<>(PairingMethod.Way.class);
-        byWay.forEach((way, done) -> logs.put(way, new MethodOrder.Log(
-                new MethodOrder.Counts((int) done.stream().filter(Done::worked).count(),
-                        (int) done.stream().filter(each -> !each.worked()).count()),
-                new MethodOrder.Counts((int) done.stream().filter(each -> each.worked() && each.sameFamily()).count(),
-                        (int) done.stream().filter(each -> !each.worked() && each.sameFamily()).count()),
-                done.stream().filter(each -> each.worked() && each.minutes() <= LEFT_LYING_MINUTES).map(Done::minutes).toList())));
-        return logs;
+                .query(Integer.class).optional();
+    }
+
+    /** How many steps of the part that a rehearsal stands at are stored; empty when the firm has no such rehearsal. */
+    Optional<Integer> stepsOfRehearsal(long firmId, long rehearsalId) {
+        return jdbc.sql("""
+            select (select count(*) from run_event e where e.run_id = (select max(id) from run where rehearsal_id = r.id))
+            from rehearsal r
+            where r.id = :rehearsal and r.firm_id = :firm
+            """)
+                .param("rehearsal", rehearsalId)
+                .param("firm", firmId)
+                .query(Integer.class).optional();
+    }
+
+    /** Events of several runs at once. */
+    Map<Long, List<RunEvent>> events(List<Long> runIds) {
+        Map<Long, List<RunEvent>> events = new HashMap<>();
+        if (!runIds.isEmpty()) {
+            jdbc.sql("""
+                select run_id, kind, step_id, answer_id, note, at, by_name
+                from run_event
+                where run_id = any (:runs)
+                order by run_id, seq
+                """)
+                    .param("runs", runIds.toArray(Long[]::new))
+                    .query(row -> {
+                        events.computeIfAbsent(row.getLong("run_id"), run -> new ArrayList<>()).add(event(row, 0));
+                    });
+        }
+        return events;
+    }
+
+    /** Acts of several runs at once. */
+    Map<Long, Acts> acts(List<Long> runIds) {
+        Map<Long, Acts> acts = new HashMap<>();
+        if (!runIds.isEmpty()) {
+            jdbc.sql("""
+                select run_id, kind, what, at_ms, stored_at
+                from bench_act
+                where run_id = any (:runs)
+                order by run_id, seq
+                """)
+                    .param("runs", runIds.toArray(Long[]::new))
+                    .query(row -> {
+                        Acts of = acts.computeIfAbsent(row.getLong("run_id"), run -> new Acts(new ArrayList<>(), new ArrayList<>()));
+                        of.acts().add(act(row));
+                        of.storedAt().add(row.getObject("stored_at", OffsetDateTime.class));
+                    });
+        }
+        return acts;
     }
 
     List<RunEvent> events(long runId) {
@@ -228,11 +275,7 @@ class RunRepository {
     }
 
     Acts acts(long runId) {
-        record Stored(BenchAct act, OffsetDateTime at) {}
-        List<Stored> stored = jdbc.sql("select kind, what, at_ms, stored_at from bench_act where run_id = :runId order by seq")
-                .param("runId", runId)
-                .query((row, n) -> new Stored(act(row), row.getObject("stored_at", OffsetDateTime.class))).list();
-        return new Acts(stored.stream().map(Stored::act).toList(), stored.stream().map(Stored::at).toList());
+        return acts(List.of(runId)).getOrDefault(runId, Acts.NONE);
     }
 
     void add(long runId, BenchAct act) {

@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.Optional;
 
 import roofnest.core.catalogue.Cue;
+import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.HandsOn;
 import roofnest.core.catalogue.HubModel;
 import roofnest.core.catalogue.PairingMethod.Way;
@@ -34,7 +35,7 @@ import roofnest.standins.Fault;
  */
 record RunView(
         long id, String camera, String model, String way, String network, String startedAt, String startedBy, boolean finished,
-        String stepId, String title, String instruction, String question, String form,
+        boolean needsWifiPassword, boolean asksForLight, String stepId, String title, String instruction, String question, String form,
         int expectedSeconds, long elapsedSeconds, int speed, List<AnswerView> answers, boolean canUndo, boolean canLookAgain,
         Optional<String> actWords, boolean changeMethod, Optional<String> patience,
         Optional<String> likely, boolean recovery, List<String> history, Optional<BenchView> bench, int events) {
@@ -65,7 +66,7 @@ record RunView(
 
     record FaultView(String key, String words, boolean pending) {}
 
-    static RunView of(Runs.Open open, OffsetDateTime now, ZoneId zone) {
+    static RunView of(Open open, OffsetDateTime now, ZoneId zone) {
         RunState state = open.state();
         Step step = state.step();
         List<AnswerView> answers = new ArrayList<>();
@@ -75,7 +76,8 @@ record RunView(
         return new RunView(
                 open.run().id(), open.deviceName(), open.device().fullName(), open.run().way().words(), open.run().networkName(),
                 open.run().startedAt().atZoneSameInstant(zone).format(DateTimeFormatter.ofPattern("HH:mm")), open.run().startedBy(),
-                state.finished(), step.id(), step.title(), step.instruction(), step.question(), step.form().name(),
+                state.finished(), step.is(Step.Trait.NEEDS_WIFI_PASSWORD), step.is(Step.Trait.ASKS_FOR_LIGHT), step.id(), step.title(),
+                step.instruction(), step.question(), step.form().name(),
                 (int) step.expected().toSeconds(), open.speed() * elapsed(state, now).toSeconds(), open.speed(), answers,
                 state.canUndo() && !state.finished(),
                 open.script().lookAgain().isPresent() && !step.answers().isEmpty() && !open.script().lookAgain().get().equals(step.id()),
@@ -91,7 +93,7 @@ record RunView(
 
     /** What was last done to the device, and when. */
     record LastAct(Optional<HandsOn> act, double secondsSince) {
-        static LastAct of(Runs.Open open, OffsetDateTime now) {
+        static LastAct of(Open open, OffsetDateTime now) {
             Optional<HandsOn> act = Optional.empty();
             Instant at = open.run().startedAt().toInstant();
             List<RunEvent> soFar = new ArrayList<>();
@@ -111,7 +113,7 @@ record RunView(
         }
     }
 
-    private static Optional<String> likely(Runs.Open open, OffsetDateTime now) {
+    private static Optional<String> likely(Open open, OffsetDateTime now) {
         boolean watched = open.state().step().answers().stream().anyMatch(answer -> answer.state().isPresent());
         if (!watched) {
             return Optional.empty();
@@ -135,7 +137,7 @@ record RunView(
         return new DeviceLine(attention.device(), words, attention.kind().name().toLowerCase(Locale.ROOT), run, attention.secondsLeft());
     }
 
-    private static List<String> history(Runs.Open open) {
+    private static List<String> history(Open open) {
         List<String> lines = new ArrayList<>();
         for (RunEvent event : open.events()) {
             String by = open.run().startedBy().equals(event.by()) ? "" : " (" + event.by() + ")";
@@ -155,7 +157,7 @@ record RunView(
         return lines;
     }
 
-    private static BenchView bench(Runs.Open open, Bench bench) {
+    private static BenchView bench(Open open, Bench bench) {
         String voice = bench.deviceCue().voice();
         boolean hub = open.run().way() == Way.HUB_BUTTON;
         return new BenchView(LampView.of(bench.deviceCue()), voice == null ? "" : "“" + voice + "”", kind(open), bench.phoneWifi(),
@@ -165,10 +167,11 @@ record RunView(
                         .map(fault -> new FaultView(fault.name(), fault.words(), bench.pendingFaults().contains(fault))).toList());
     }
 
-    /** Which body is drawn. */
-    private static String kind(Runs.Open open) {
-        String key = open.device().key();
-        return open.device() instanceof HubModel ? "hub" : key.contains("spare-phone") ? "phone"
-                : key.contains("knock") ? "bell" : open.device().radio().antenna() ? "antenna" : "camera";
+    /** Which body is drawn: the one that its document says. */
+    private static String kind(Open open) {
+        if (open.device() instanceof DeviceModel model && model.body() != DeviceModel.Body.CAMERA) {
+            return model.body().name().toLowerCase(Locale.ROOT);
+        }
+        return open.device() instanceof HubModel ? "hub" : open.device().radio().antenna() ? "antenna" : "camera";
     }
 }

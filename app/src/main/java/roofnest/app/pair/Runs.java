@@ -1,7 +1,7 @@
 package roofnest.app.pair;
 
-import java.security.SecureRandom;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -10,16 +10,19 @@ import java.util.Map;
 import java.util.Optional;
 
 import org.springframework.stereotype.Service;
+import org.springframework.ui.Model;
 
-import roofnest.app.household.FactsLoader;
-import roofnest.app.household.HouseholdChanges;
+import roofnest.app.household.Frames;
 import roofnest.app.models.Models;
-import roofnest.app.ready.NetworkRepository;
-import roofnest.app.ready.RouterRepository;
-import roofnest.app.survey.CameraRepository;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.Changes;
+import roofnest.app.records.ExperienceRepository;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.HubRepository;
+import roofnest.app.records.NetworkRepository;
 import roofnest.app.web.BadInput;
+import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.HubModel;
@@ -28,8 +31,9 @@ import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.catalogue.PhoneKind;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
-import roofnest.core.network.HomeNetwork;
+import roofnest.core.pairing.Attention;
 import roofnest.core.pairing.CameraName;
+import roofnest.core.pairing.Meanwhile;
 import roofnest.core.pairing.MethodOrder;
 import roofnest.core.pairing.RunEvent;
 import roofnest.core.pairing.RunState;
@@ -46,54 +50,40 @@ import roofnest.standins.BenchAct;
 import roofnest.standins.Fault;
 import roofnest.standins.Place;
 
-/** Takes runs forward: each step is stored the moment it is taken, and a run is whatever its stored events make of it. */
+/** Runs of households: begun, found again, and what follows from their steps. A run is whatever its stored events make of it. */
 @Service
 public class Runs {
     private static final Setting.Extra FORMAT_CARD = new Setting.Extra("Format its card in it",
             "In the app, never in a computer: what it has not formatted it may not keep.", 30, false);
+    private static final Duration WORTH_USING = Duration.ofSeconds(15);
 
     private final RunRepository runs;
     private final CameraRepository cameras;
-    private final HouseholdChanges changes;
-    private final FactsLoader facts;
-    private final HouseForBench house;
-    private final NetworkRepository networks;
-    private final RouterRepository routers;
-    private final Models models;
-    private final RunForms forms;
     private final HubRepository hubs;
+    private final NetworkRepository networks;
+    private final ExperienceRepository experience;
+    private final Changes changes;
+    private final Sites sites;
+    private final Frames frames;
+    private final Models models;
     private final Subjects subjects;
     private final Clock clock;
-    private final SecureRandom random;
 
     Runs(
-            RunRepository runs, CameraRepository cameras, HouseholdChanges changes, FactsLoader facts, HouseForBench house,
-            NetworkRepository networks, RouterRepository routers, Models models,
-            RunForms forms, HubRepository hubs, Subjects subjects, Clock clock, SecureRandom random) {
+            RunRepository runs, CameraRepository cameras, HubRepository hubs, NetworkRepository networks, ExperienceRepository experience,
+            Changes changes, Sites sites, Frames frames, Models models, Subjects subjects, Clock clock) {
         this.runs = runs;
         this.cameras = cameras;
-        this.changes = changes;
-        this.facts = facts;
-        this.house = house;
-        this.networks = networks;
-        this.routers = routers;
-        this.models = models;
-        this.forms = forms;
         this.hubs = hubs;
+        this.networks = networks;
+        this.experience = experience;
+        this.changes = changes;
+        this.sites = sites;
+        this.frames = frames;
+        this.models = models;
         this.subjects = subjects;
         this.clock = clock;
-        this.random = random;
     }
-
-    /**
-     * A run as it stands, of a camera of a house or of a part of an exercise.
-     *
-     * @param camera empty in an exercise
-     * @param speed virtual seconds of its bench to a real one
-     */
-    record Open(
-            RunRepository.Run run, String deviceName, Joinable device, Optional<CameraRepository.Record> camera, Script script,
-            RunState state, List<RunEvent> events, Optional<Bench> bench, int speed) {}
 
     /** The camera's open run, or a new one. */
     public long start(HouseholdRef ref, long cameraId, PairingMethod.Way way, boolean bench) {
@@ -102,15 +92,15 @@ public class Runs {
 
     /** @param atPlace whether it is set up where it will hang, rather than beside the router */
     public long start(HouseholdRef ref, long cameraId, PairingMethod.Way way, PhoneKind phone, boolean atPlace, boolean bench) {
-        CameraRepository.Record camera = cameras.get(ref.id(), cameraId);
-        if (camera.camera().model().setUp().method(way).isEmpty()) {
-            throw new BadInput(camera.camera().model().fullName() + " does not join by " + way.words() + ".");
-        }
-        String network = facts.load(ref.id()).network()
+        Site site = sites.of(ref);
+        Camera camera = site.household().camera(cameraId).camera();
+        requireWay(camera.model(), way);
+        String network = site.network()
                 .orElseThrow(() -> new BadInput("Write down the house's Wi-Fi at Ready first; the camera has to be told it.")).name();
-        return changes.make(ref, Stage.PAIR, () -> runs.openRunOf(ref.id(), cameraId).map(RunRepository.Run::id).orElseGet(() -> {
+        return changes.unjudged(ref, Stage.PAIR, () -> runs.openRunOf(ref.id(), cameraId).map(RunRepository.Run::id).orElseGet(() -> {
+            cameras.get(ref.id(), cameraId);
             long run = runs.start(ref.id(), cameraId, way, phone, atPlace, network, bench, ref.by());
-            if (bench && house.flat(ref, camera.camera())) {
+            if (bench && site.flat(camera)) {
                 runs.add(run, new BenchAct.Set(0, Fault.FLAT_PACK));
             }
             return run;
@@ -120,263 +110,269 @@ public class Runs {
     /** The open run of the household's hub of a model, or a new one. */
     public long startHub(HouseholdRef ref, String modelKey, PairingMethod.Way way, PhoneKind phone, boolean bench) {
         HubModel model = models.hub(modelKey);
-        if (model.setUp().method(way).isEmpty()) {
-            throw new BadInput(model.fullName() + " does not join by " + way.words() + ".");
-        }
-        String network = facts.load(ref.id()).network()
+        requireWay(model, way);
+        String network = sites.of(ref).network()
                 .orElseThrow(() -> new BadInput("Write down the house's Wi-Fi at Ready first; the hub has to be told it.")).name();
-        return changes.make(ref, Stage.PAIR, () -> {
+        return changes.unjudged(ref, Stage.PAIR, () -> {
             long hub = hubs.ensure(ref.id(), modelKey, model.name());
-            return runs.of(ref.id()).stream().filter(run -> run.hubId() == hub && !run.finished()).map(RunRepository.Run::id).findFirst()
+            return runs.openRunOfHub(ref.id(), hub).map(RunRepository.Run::id)
                     .orElseGet(() -> runs.startHub(ref.id(), hub, way, phone, network, bench, ref.by()));
         });
     }
 
-    /** Gives a way up for another, on the same bench or on none. @return the new run */
-    public long changeWay(HouseholdRef ref, long runId, PairingMethod.Way way) {
-        Open before = open(ref, runId);
-        RunRepository.Run run = before.run();
-        if (before.device().setUp().method(way).isEmpty() || run.finished()) {
-            throw new BadInput("This run cannot go on by " + way.words() + ".");
+    private static void requireWay(Joinable device, PairingMethod.Way way) {
+        if (device.setUp().method(way).isEmpty()) {
+            throw new BadInput(device.fullName() + " does not join by " + way.words() + ".");
         }
-        return changes.make(ref, Stage.PAIR, () -> {
-            runs.giveUp(runId);
-            return run.hubId() > 0 ? runs.startHub(ref.id(), run.hubId(), way, run.phone(), run.networkName(), run.bench(), ref.by())
-                    : runs.start(ref.id(), run.cameraId(), way, run.phone(), run.atPlace(), run.networkName(), run.bench(), ref.by());
-        });
     }
 
-    Open open(HouseholdRef ref, long runId) {
-        return opened(ref, runs.find(ref.id(), runId).orElseThrow(NoSuchPage::new));
+    /** A run of the household's, or a page that is not there once it is opened. */
+    RunPort port(HouseholdRef ref, long runId) {
+        return new HouseholdRun(ref, runId);
     }
 
-    private Open opened(HouseholdRef ref, RunRepository.Run run) {
-        Subjects.Subject subject = subjects.of(ref, run);
-        Script script = Scripts.of(run.way(), setting(ref, run, subject));
-        List<RunEvent> events = runs.events(run.id());
-        Optional<Bench> bench = run.bench() ? Optional.of(bench(ref, run, subject.device())) : Optional.empty();
-        return new Open(run, subject.name(), subject.device(), subject.camera(), script, RunState.replay(script, events), events, bench, 1);
-    }
-
-    /** The hub that stands beside it, whose light is easily taken for its own. */
-    Optional<Joinable> hubOf(Open open) {
-        return open.camera().flatMap(camera -> models.hubOf(camera.camera().model())).map(Joinable.class::cast);
-    }
-
-    /** Every run of the household that is not over, as it stands. */
-    List<Open> openOnes(HouseholdRef ref) {
-        return runs.of(ref.id()).stream().filter(run -> !run.finished()).map(run -> opened(ref, run)).toList();
-    }
-
-    private Setting setting(HouseholdRef ref, RunRepository.Run run, Subjects.Subject subject) {
-        Optional<DeviceModel> model = subject.camera().map(record -> record.camera().model());
-        Optional<String> address = model.flatMap(each -> house.recipe(ref, subject.name(), each));
-        return new Setting(subject.device(), run.networkName(), run.phone(), model.flatMap(models::hubOf), address,
-                subject.device() instanceof HubModel hub && hub.cardMaxGb() > 0 ? List.of(FORMAT_CARD) : List.of(), run.atPlace());
-    }
-
-    /** Hubs that the household's cameras join through, or that are there already. */
-    List<HubModel> hubsOf(HouseholdRef ref) {
-        List<HubModel> needed = new ArrayList<>();
-        cameras.of(ref.id()).stream().filter(camera -> camera.model().radio().viaHub())
-                .flatMap(camera -> models.hubOf(camera.model()).stream()).distinct().forEach(needed::add);
-        hubs.of(ref.id()).stream().map(hub -> models.hub(hub.modelKey())).filter(hub -> !needed.contains(hub)).forEach(needed::add);
-        return needed;
-    }
-
-    Optional<HubRepository.Hub> hub(HouseholdRef ref, String modelKey) {
-        return hubs.of(ref.id()).stream().filter(hub -> hub.modelKey().equals(modelKey)).findFirst();
-    }
-
-    /** Name of the hub that a device waits for; empty when it needs none, or its hub is online. */
-    Optional<String> waitsForHub(HouseholdRef ref, Open open) {
-        return open.camera().map(record -> record.camera().model()).filter(model -> open.run().way() == PairingMethod.Way.HUB_BUTTON)
-                .flatMap(models::hubOf)
-                .filter(hub -> hub(ref, hub.key()).filter(HubRepository.Hub::joined).isEmpty()).map(HubModel::fullName);
-    }
-
-    String hubNameFor(DeviceModel model) {
-        return models.hubOf(model).map(HubModel::fullName).orElse("its hub");
-    }
-
-    /** Whether a hub was joined again since then. */
-    boolean hubBack(HouseholdRef ref, long hubId, Optional<OffsetDateTime> since) {
-        return since.isPresent() && runs.of(ref.id()).stream()
-                .anyMatch(run -> run.hubId() == hubId && run.finished() && !run.givenUp() && run.finishedAt().isAfter(since.get()));
-    }
-
-    MethodOrder hubOrder(HouseholdRef ref, HubModel hub) {
-        boolean isolated = facts.load(ref.id()).network().filter(HomeNetwork::isolated).isPresent();
-        return MethodOrder.of(hub, new MethodOrder.Here(routers.of(ref.id()).pushButton(), isolated, true, true, true), Map.of());
-    }
-
-    MethodOrder orderOf(HouseholdRef ref, Open open) {
-        return open.camera().map(camera -> order(ref, camera, open.run().phone())).orElseGet(() -> hubOrder(ref, (HubModel) open.device()));
+    /** How many steps of a run of the firm's are stored. */
+    int steps(long firmId, long householdId, long runId) {
+        return runs.steps(firmId, householdId, runId).orElseThrow(NoSuchPage::new);
     }
 
     List<RunRepository.Run> of(HouseholdRef ref) {
         return runs.of(ref.id());
     }
 
-    /** Ways in of a camera, by the firm's log with such phones. */
-    MethodOrder order(HouseholdRef ref, CameraRepository.Record camera, PhoneKind phone) {
-        DeviceModel model = camera.camera().model();
-        boolean isolated = facts.load(ref.id()).network().filter(HomeNetwork::isolated).isPresent();
-        MethodOrder.Here here
-                = new MethodOrder.Here(routers.of(ref.id()).pushButton(), isolated, models.hubOf(model).isPresent(), true, true);
-        return MethodOrder.of(model, here, runs.log(ref.staff().firmId(), model.key(), phone));
+    /** Every run of the household that is not over, as it stands. */
+    List<Open> openOnes(HouseholdRef ref, Site site) {
+        List<RunRepository.Run> open = runs.openOf(ref.id());
+        List<Long> ids = open.stream().map(RunRepository.Run::id).toList();
+        Map<Long, List<RunEvent>> events = runs.events(ids);
+        Map<Long, RunRepository.Acts> acts = runs.acts(ids);
+        return open.stream().map(run -> opened(ref, site, run, events.getOrDefault(run.id(), List.of()),
+                acts.getOrDefault(run.id(), RunRepository.Acts.NONE))).toList();
     }
 
-    /** Stores what was seen, if it is an answer to the step that the run stands at; otherwise says so. */
-    public void answer(HouseholdRef ref, long runId, String stepId, String answerId) {
-        change(ref, runId, open -> {
-            requireStep(open, stepId);
-            if (open.state().step().answer(answerId).isEmpty()) {
-                throw new BadInput("That is not one of the answers to this step.");
-            }
-            runs.add(runId, new RunEvent.Answered(clock.instant(), ref.by(), stepId, answerId));
-        });
+    private Open opened(HouseholdRef ref, Site site, RunRepository.Run run, List<RunEvent> events, RunRepository.Acts acts) {
+        Subject subject = subjects.of(ref, site, run);
+        Script script = Scripts.of(run.way(), setting(site, run, subject));
+        Optional<Bench> bench = run.bench() ? Optional.of(Bench.replay(subject.device(), site.placeOf(run, subject.device()), acts.acts(),
+                acts.clockMs(OffsetDateTime.now(clock)))) : Optional.empty();
+        return new Open(run, subject.name(), subject.device(), subject.camera(), script, RunState.replay(script, events), events, bench,
+                acts, 1);
     }
 
-    public void lookAgain(HouseholdRef ref, long runId, String stepId) {
-        change(ref, runId, open -> {
-            requireStep(open, stepId);
-            runs.add(runId, new RunEvent.LookedAgain(clock.instant(), ref.by(), stepId));
-        });
+    private Setting setting(Site site, RunRepository.Run run, Subject subject) {
+        Optional<DeviceModel> model = subject.camera().map(record -> record.camera().model());
+        Optional<String> address = model.flatMap(each -> site.recipe(subject.name(), each));
+        List<Setting.Extra> extras = subject.device() instanceof HubModel hub && hub.cardMaxGb() > 0 ? List.of(FORMAT_CARD) : List.of();
+        return new Setting(subject.device(), run.networkName(), run.phone(), model.flatMap(models::hubOf), address, extras, run.atPlace());
     }
 
-    public void stillWaiting(HouseholdRef ref, long runId, String stepId) {
-        change(ref, runId, open -> {
-            requireStep(open, stepId);
-            runs.add(runId, new RunEvent.Waited(clock.instant(), ref.by(), stepId));
-        });
+    /** What to do now across all open runs. */
+    List<RunView.DeviceLine> attention(Site site, List<Open> open) {
+        OffsetDateTime now = OffsetDateTime.now(clock);
+        List<Attention.Device> devices = open.stream().map(run -> new Attention.Device(
+                run.deviceName(), run.step(), RunView.elapsed(run.state(), now), site.waitsForHub(run))).toList();
+        return Attention.of(devices).stream().map(attention -> RunView.line(attention, open.stream()
+                .filter(run -> run.deviceName().equals(attention.device())).findFirst().orElseThrow().run().id())).toList();
     }
 
-    public void undo(HouseholdRef ref, long runId) {
-        change(ref, runId, open -> {
-            if (open.state().canUndo()) {
-                runs.add(runId, new RunEvent.Undone(clock.instant(), ref.by()));
-            }
-        });
-    }
-
-    /** Does on the bench what the step asks hands to do. */
-    public void handsOn(HouseholdRef ref, long runId) {
-        change(ref, runId, open -> open.state().step().act().ifPresent(
-                act -> runs.add(runId, new BenchAct.Hands(clockOf(open), act, open.run().way()))));
-    }
-
-    /** Winds the bench's clock on to the next change of its light. */
-    public void skipAhead(HouseholdRef ref, long runId) {
-        change(ref, runId, open -> open.bench().flatMap(Bench::nextChange).ifPresent(
-                next -> runs.add(runId, new BenchAct.Waited(Math.max(next.atMs(), clockOf(open))))));
-    }
-
-    public void setFault(HouseholdRef ref, long runId, Fault fault) {
-        change(ref, runId, open -> {
-            if (open.bench().isPresent()) {
-                runs.add(runId, new BenchAct.Set(clockOf(open), fault));
-            }
-        });
-    }
-
-    /** Takes what was typed at the run's step; faults go to their fields and nothing is stored. */
-    public void fill(HouseholdRef ref, long runId, String stepId, Form form) {
-        change(ref, runId, open -> {
-            requireStep(open, stepId);
-            Optional<String> note = forms.take(subjects.of(ref, open.run()), open.state().step().form(), form);
-            note.ifPresent(words -> runs.add(runId, new RunEvent.Filled(clock.instant(), ref.by(), stepId, words)));
-        });
-    }
-
-    /** What else has to rejoin, once the network was changed from what it was first written down as. */
-    int thingsToRejoin(HouseholdRef ref) {
-        boolean changed = networks.find(ref.id()).filter(network -> network.version() > 1).isPresent();
-        return changed ? networks.otherThingsCount(ref.id()) : 0;
-    }
-
-    String suggestPassword(Joinable device) {
-        return device.passwordRule().suggest(random);
-    }
-
-    /** From the place that it sees and is most to make out at; else from the nearest. */
-    String suggestName(HouseholdRef ref, Open open) {
-        HouseholdFacts household = facts.load(ref.id());
-        List<String> taken = cameras.namesOfOthers(ref.id(), open.run().cameraId());
-        if (open.camera().isEmpty()) {
-            return open.deviceName();
-        }
-        Camera camera = open.camera().get().camera();
-        CameraPose pose = camera.pose();
-        Projection projection = new Projection(camera.model().lens(), pose);
-        return household.plan()
-                .flatMap(plan -> household.written().stream()
-                        .filter(Promise.MakeOut.class::isInstance).map(Promise.MakeOut.class::cast)
-                        .sorted(Comparator.comparing(Promise.MakeOut::level).reversed())
-                        .flatMap(promise -> plan.place(promise.placeId()).stream())
-                        .filter(place -> projection.pixel(place.face()).filter(projection::inFrame).isPresent())
-                        .findFirst()
-                        .or(() -> plan.places().stream().min(Comparator.comparingDouble(place -> place.at().distanceM(pose.onPlan())))))
-                .map(place -> CameraName.suggest(place.name(), taken)).orElse(camera.name());
-    }
-
-    private interface Taking {
-        void from(Open open);
-    }
-
-    /** One step under the household's lock, so that two phones on one run cannot both take it. */
-    private void change(HouseholdRef ref, long runId, Taking taking) {
-        changes.step(ref, Stage.PAIR, () -> {
-            Open before = open(ref, runId);
-            if (before.run().finished()) {
-                throw new BadInput("This run is finished.");
-            }
-            taking.from(before);
-            RunState after = RunState.replay(before.script(), runs.events(runId));
-            boolean seenLive = after.step().form() == Step.Form.DEVICE_PASSWORD || after.step().id().equals("update");
-            if (seenLive) {
-                subjects.of(ref, before.run()).markJoined();
-            }
-            if (after.finished()) {
-                runs.finish(runId);
-            }
-            return seenLive || before.state().step().form() != Step.Form.NONE;
-        });
-    }
-
-    static void requireStep(Open open, String stepId) {
-        if (!open.state().step().id().equals(stepId)) {
-            throw new BadInput("The run has moved on meanwhile, on another phone or in another window. It now stands at “"
-                    + open.state().step().title() + "”.");
-        }
-    }
-
-    private long clockOf(Open open) {
-        return runs.acts(open.run().id()).clockMs(OffsetDateTime.now(clock));
-    }
-
-    private Bench bench(HouseholdRef ref, RunRepository.Run run, Joinable device) {
-        RunRepository.Acts acts = runs.acts(run.id());
-        return Bench.replay(device, house.placeOf(ref, run, device), acts.acts(), acts.clockMs(OffsetDateTime.now(clock)));
-    }
-
-    /** The job as its parts stand now, to be rehearsed: hubs first, then the cameras that have not joined, or all of them when all have. */
+    /**
+     * The job as its parts stand now, to be rehearsed: hubs first, then the cameras that have not joined, or all of them when
+     * all have.
+     */
     List<RehearsalRepository.JobPart> job(HouseholdRef ref, PhoneKind phone) {
-        String network = facts.load(ref.id()).network()
+        Site site = sites.of(ref);
+        String network = site.network()
                 .orElseThrow(() -> new BadInput("Write down the house's Wi-Fi at Ready first; without it there is nothing to join."))
                 .name();
         List<RehearsalRepository.JobPart> parts = new ArrayList<>();
-        hubsOf(ref).stream().filter(hub -> hub(ref, hub.key()).filter(HubRepository.Hub::joined).isEmpty())
-                .forEach(hub -> parts.add(new RehearsalRepository.JobPart(hub.key(), true, hubOrder(ref, hub).ways().get(0).way(),
-                        house.beside(ref, hub, network, phone), null)));
-        List<CameraRepository.Record> all = cameras.records(ref.id());
-        List<CameraRepository.Record> open = all.stream().filter(record -> !record.camera().joined()).toList();
-        for (CameraRepository.Record record : open.isEmpty() ? all : open) {
-            DeviceModel model = record.camera().model();
-            Place place = house.beside(ref, model, network, phone);
-            order(ref, record, phone).ways().stream().findFirst().ifPresent(way -> parts.add(new RehearsalRepository.JobPart(model.key(),
-                    false, way.way(), place, house.recipe(ref, record.camera().name(), model).orElse(null))));
+        site.hubModels().stream().filter(hub -> site.hub(hub.key()).filter(HubRepository.Hub::joined).isEmpty())
+                .forEach(hub -> parts.add(new RehearsalRepository.JobPart(
+                        hub.key(), true, site.order(hub).ways().get(0).way(), site.beside(hub, network, phone), null)));
+        List<Camera> all = site.household().facts().cameras();
+        List<Camera> open = all.stream().filter(camera -> !camera.joined()).toList();
+        for (Camera camera : open.isEmpty() ? all : open) {
+            DeviceModel model = camera.model();
+            Place place = site.beside(model, network, phone);
+            site.order(model, phone).ways().stream().findFirst().ifPresent(way -> parts.add(new RehearsalRepository.JobPart(
+                    model.key(), false, way.way(), place, site.recipe(camera.name(), model).orElse(null))));
         }
         return parts;
+    }
+
+    /** A way is given up, or its device taken out. */
+    void giveUp(HouseholdRef ref, RunRepository.Run run, String modelKey) {
+        runs.giveUp(run.id());
+        over(ref, run, modelKey, false);
+    }
+
+    /** Real runs of cameras teach the firm. */
+    private void over(HouseholdRef ref, RunRepository.Run run, String modelKey, boolean worked) {
+        if (!run.bench() && run.cameraId() > 0) {
+            experience.runOver(ref.staff().firmId(), modelKey, run.way(), run.phone(), worked,
+                    Duration.between(run.startedAt(), OffsetDateTime.now(clock)));
+        }
+    }
+
+    /** A run of a household's device, under the household's lock. */
+    private final class HouseholdRun implements RunPort {
+        private final HouseholdRef ref;
+        private final long runId;
+        private Site site;
+
+        private HouseholdRun(HouseholdRef ref, long runId) {
+            this.ref = ref;
+            this.runId = runId;
+        }
+
+        @Override
+        public String path() {
+            return ref.path() + "/pair/runs/" + runId;
+        }
+
+        @Override
+        public String by() {
+            return ref.by();
+        }
+
+        @Override
+        public Open open() {
+            RunRepository.Run run = runs.find(ref.id(), runId).orElseThrow(NoSuchPage::new);
+            site = sites.of(ref);
+            return opened(ref, site, run, runs.events(runId), runs.acts(runId));
+        }
+
+        @Override
+        public void alone(Taking taking) {
+            changes.step(ref, Stage.PAIR, () -> {
+                Open before = open();
+                if (before.run().finished()) {
+                    throw new BadInput("This run is finished.");
+                }
+                List<RunEvent> events = new ArrayList<>(before.events());
+                events.addAll(taking.from(before));
+                RunState after = RunState.replay(before.script(), events);
+                boolean seenLive = after.step().is(Step.Trait.SEEN_LIVE);
+                if (seenLive) {
+                    subject(before).markJoined();
+                }
+                if (after.finished()) {
+                    runs.finish(runId);
+                    over(ref, before.run(), before.device().key(), true);
+                }
+                return seenLive || before.step().form() != Step.Form.NONE;
+            });
+        }
+
+        @Override
+        public long takesMs(Step step) {
+            return 0;
+        }
+
+        @Override
+        public Subject subject(Open open) {
+            return subjects.of(ref, site, open.run());
+        }
+
+        @Override
+        public RunPort goOnBy(PairingMethod.Way way) {
+            return new HouseholdRun(ref, changes.unjudged(ref, Stage.PAIR, () -> {
+                Open before = open();
+                RunRepository.Run run = before.run();
+                if (run.finished()) {
+                    throw new Conflict(goneOn(run));
+                }
+                if (before.device().setUp().method(way).isEmpty()) {
+                    throw new BadInput("This run cannot go on by " + way.words() + ".");
+                }
+                giveUp(ref, run, before.device().key());
+                return run.hubId() > 0
+                        ? runs.startHub(ref.id(), run.hubId(), way, run.phone(), run.networkName(), run.bench(), ref.by())
+                        : runs.start(ref.id(), run.cameraId(), way, run.phone(), run.atPlace(), run.networkName(), run.bench(), ref.by());
+            }));
+        }
+
+        private String goneOn(RunRepository.Run run) {
+            Optional<RunRepository.Run> now = run.hubId() > 0 ? runs.openRunOfHub(ref.id(), run.hubId())
+                    : runs.openRunOf(ref.id(), run.cameraId());
+            return now.map(other -> other.startedBy() + " has gone on by " + other.way().words() + " meanwhile.")
+                    .orElse("This run is finished.");
+        }
+
+        @Override
+        public List<MethodOrder.Ranked> otherWays(Open open) {
+            return site.order(open).ways().stream().filter(way -> way.way() != open.run().way()).toList();
+        }
+
+        @Override
+        public List<Joinable> beside(Open open) {
+            List<Joinable> beside = new ArrayList<>();
+            open.camera().flatMap(camera -> models.hubOf(camera.camera().model())).ifPresent(beside::add);
+            site.household().facts().cameras().stream().filter(camera -> camera.id() != open.run().cameraId())
+                    .forEach(camera -> beside.add(camera.model()));
+            return beside;
+        }
+
+        /** From the place that it sees and is most to make out at; else from the nearest. */
+        @Override
+        public String suggestedName(Open open) {
+            if (open.camera().isEmpty()) {
+                return open.deviceName();
+            }
+            HouseholdFacts household = site.household().facts();
+            Camera camera = open.camera().get().camera();
+            List<String> taken = household.cameras().stream().filter(other -> other.id() != camera.id()).map(Camera::name).toList();
+            CameraPose pose = camera.pose();
+            Projection projection = new Projection(camera.model().lens(), pose);
+            return household.plan().flatMap(plan -> household.written().stream()
+                    .filter(Promise.MakeOut.class::isInstance).map(Promise.MakeOut.class::cast)
+                    .sorted(Comparator.comparing(Promise.MakeOut::level).reversed())
+                    .flatMap(promise -> plan.place(promise.placeId()).stream())
+                    .filter(place -> projection.pixel(place.face()).filter(projection::inFrame).isPresent())
+                    .findFirst()
+                    .or(() -> plan.places().stream().min(Comparator.comparingDouble(place -> place.at().distanceM(pose.onPlan())))))
+                    .map(place -> CameraName.suggest(place.name(), taken)).orElse(camera.name());
+        }
+
+        @Override
+        public Optional<String> addTo(Model model, Open open, Form form) {
+            frames.frame(ref, Stage.PAIR, model, site.household());
+            model.addAttribute("devices", lines());
+            model.addAttribute("meanwhile", meanwhile(open));
+            return Optional.empty();
+        }
+
+        /** Open runs first, in the order in which they want hands; then the cameras without one. */
+        private List<RunView.DeviceLine> lines() {
+            List<RunView.DeviceLine> lines = new ArrayList<>(attention(site, openOnes(ref, site)));
+            for (Camera camera : site.household().facts().cameras()) {
+                if (lines.stream().noneMatch(line -> line.name().equals(camera.name()))) {
+                    lines.add(new RunView.DeviceLine(camera.name(), camera.ownPassword() ? "joined, own password"
+                            : camera.joined() ? "joined, still on its factory password" : "waiting its turn",
+                            camera.joined() ? "done" : "waiting", 0, 0));
+                }
+            }
+            return lines;
+        }
+
+        private List<String> meanwhile(Open open) {
+            if (open.step().expected().compareTo(WORTH_USING) < 0) {
+                return List.of();
+            }
+            List<String> waiting = site.household().facts().cameras().stream()
+                    .filter(camera -> !camera.joined() && camera.id() != open.run().cameraId()).map(Camera::name).toList();
+            return Meanwhile.of(open.camera().filter(camera -> camera.serial() == null).isEmpty(), open.device().setUp().stickerPlace(),
+                    waiting, thingsToRejoin());
+        }
+
+        /** What else has to rejoin, once the network was changed from what it was first written down as. */
+        private int thingsToRejoin() {
+            boolean changed = networks.find(ref.id()).filter(network -> network.version() > 1).isPresent();
+            return changed ? site.household().facts().otherThings() : 0;
+        }
+
+        @Override
+        public String view() {
+            return "run";
+        }
     }
 }

@@ -7,13 +7,15 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 import roofnest.app.models.Models;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.HubRepository;
 import roofnest.app.secrets.SecretStore;
-import roofnest.app.survey.CameraRepository;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.web.NoSuchPage;
 import roofnest.core.catalogue.HubModel;
 import roofnest.core.catalogue.Joinable;
 
-/** What a run of a house is about: one of its cameras, or its hub; and where what is learned of it is written down. */
+/** The devices of a house as subjects of runs: its cameras and its hubs. */
 @Component
 class Subjects {
     private final CameraRepository cameras;
@@ -28,148 +30,146 @@ class Subjects {
         this.models = models;
     }
 
-    interface Subject {
-        String name();
-
-        Joinable device();
-
-        /** Empty for a hub. */
-        Optional<CameraRepository.Record> camera();
-
-        void markJoined();
-
-        void ownPassword(String password);
-
-        Optional<String> passwordOnLabel();
-
-        void settle(String firmware, String recoveryAddress);
-
-        void keepSticker(String serial, String kept);
-
-        void rename(String name, String room);
-
-        /** Names of everything else in the house. */
-        List<String> otherNames();
+    Subject of(HouseholdRef ref, Site site, RunRepository.Run run) {
+        if (run.hubId() > 0) {
+            HubRepository.Hub hub = site.hubs().stream().filter(each -> each.id() == run.hubId()).findFirst().orElseThrow(NoSuchPage::new);
+            return new HubSubject(ref, site, hub, models.hub(hub.modelKey()));
+        }
+        return new CameraSubject(ref, site, site.household().camera(run.cameraId()));
     }
 
-    Subject of(HouseholdRef ref, RunRepository.Run run) {
-        return run.hubId() > 0 ? hub(ref, hubs.get(ref.id(), run.hubId())) : camera(ref, cameras.get(ref.id(), run.cameraId()));
+    private final class CameraSubject implements Subject {
+        private final HouseholdRef ref;
+        private final Site site;
+        private final CameraRepository.Record record;
+
+        private CameraSubject(HouseholdRef ref, Site site, CameraRepository.Record record) {
+            this.ref = ref;
+            this.site = site;
+            this.record = record;
+        }
+
+        @Override
+        public String name() {
+            return record.camera().name();
+        }
+
+        @Override
+        public Joinable device() {
+            return record.camera().model();
+        }
+
+        @Override
+        public Optional<CameraRepository.Record> camera() {
+            return Optional.of(record);
+        }
+
+        @Override
+        public void markJoined() {
+            cameras.markJoined(ref.id(), record.id());
+        }
+
+        @Override
+        public String ownPassword(String password) {
+            secrets.sealCameraPassword(ref.id(), record.id(), password, ref.by());
+            cameras.markOwnPassword(ref.id(), record.id());
+            return "own password sealed";
+        }
+
+        @Override
+        public Optional<String> passwordOnLabel() {
+            return secrets.initialPasswordForRules(ref.id(), record.id());
+        }
+
+        @Override
+        public void settle(String firmware, String recoveryAddress) {
+            cameras.settle(ref.id(), record.id(), firmware, recoveryAddress);
+        }
+
+        @Override
+        public void keepSticker(String serial, String kept) {
+            cameras.keepSticker(ref.id(), record.id(), serial, kept);
+        }
+
+        @Override
+        public void rename(String name, String room) {
+            cameras.rename(ref.id(), record.id(), name);
+            cameras.putInRoom(ref.id(), record.id(), room.isBlank() ? null : room.strip());
+        }
+
+        @Override
+        public List<String> otherNames() {
+            List<String> names = new ArrayList<>(cameras.namesOfOthers(ref.id(), record.id()));
+            site.hubs().forEach(hub -> names.add(hub.name()));
+            return names;
+        }
     }
 
-    private Subject camera(HouseholdRef ref, CameraRepository.Record record) {
-        long house = ref.id();
-        long id = record.id();
-        return new Subject() {
-            @Override
-            public String name() {
-                return record.camera().name();
-            }
+    private final class HubSubject implements Subject {
+        private final HouseholdRef ref;
+        private final Site site;
+        private final HubRepository.Hub hub;
+        private final HubModel model;
 
-            @Override
-            public Joinable device() {
-                return record.camera().model();
-            }
+        private HubSubject(HouseholdRef ref, Site site, HubRepository.Hub hub, HubModel model) {
+            this.ref = ref;
+            this.site = site;
+            this.hub = hub;
+            this.model = model;
+        }
 
-            @Override
-            public Optional<CameraRepository.Record> camera() {
-                return Optional.of(record);
-            }
+        @Override
+        public String name() {
+            return hub.name();
+        }
 
-            @Override
-            public void markJoined() {
-                cameras.markJoined(house, id);
-            }
+        @Override
+        public Joinable device() {
+            return model;
+        }
 
-            @Override
-            public void ownPassword(String password) {
-                secrets.sealCameraPassword(house, id, password, ref.by());
-                cameras.markOwnPassword(house, id);
-            }
+        @Override
+        public Optional<CameraRepository.Record> camera() {
+            return Optional.empty();
+        }
 
-            @Override
-            public Optional<String> passwordOnLabel() {
-                return secrets.initialPasswordForRules(house, id);
-            }
+        @Override
+        public void markJoined() {
+            hubs.markJoined(ref.id(), hub.id());
+        }
 
-            @Override
-            public void settle(String firmware, String recoveryAddress) {
-                cameras.settle(house, id, firmware, recoveryAddress);
-            }
+        @Override
+        public String ownPassword(String password) {
+            secrets.sealHubPassword(ref.id(), hub.id(), password, ref.by());
+            hubs.markOwnPassword(ref.id(), hub.id());
+            return "own password sealed";
+        }
 
-            @Override
-            public void keepSticker(String serial, String kept) {
-                cameras.keepSticker(house, id, serial, kept);
-            }
+        @Override
+        public Optional<String> passwordOnLabel() {
+            return Optional.empty();
+        }
 
-            @Override
-            public void rename(String name, String room) {
-                cameras.rename(house, id, name);
-                cameras.putInRoom(house, id, room.isBlank() ? null : room.strip());
-            }
+        @Override
+        public void settle(String firmware, String recoveryAddress) {
+            hubs.settle(ref.id(), hub.id(), firmware);
+        }
 
-            @Override
-            public List<String> otherNames() {
-                List<String> names = new ArrayList<>(cameras.namesOfOthers(house, id));
-                hubs.of(house).forEach(hub -> names.add(hub.name()));
-                return names;
-            }
-        };
-    }
+        @Override
+        public void keepSticker(String serial, String kept) {
+            hubs.keepSticker(ref.id(), hub.id(), serial, kept);
+        }
 
-    private Subject hub(HouseholdRef ref, HubRepository.Hub hub) {
-        HubModel model = models.hub(hub.modelKey());
-        long house = ref.id();
-        return new Subject() {
-            @Override
-            public String name() {
-                return hub.name();
-            }
+        @Override
+        public void rename(String name, String room) {
+            hubs.rename(ref.id(), hub.id(), name, room.strip());
+        }
 
-            @Override
-            public Joinable device() {
-                return model;
-            }
-
-            @Override
-            public Optional<CameraRepository.Record> camera() {
-                return Optional.empty();
-            }
-
-            @Override
-            public void markJoined() {
-                hubs.markJoined(house, hub.id());
-            }
-
-            @Override
-            public void ownPassword(String password) {
-                secrets.sealHubPassword(house, hub.id(), password, ref.by());
-                hubs.markOwnPassword(house, hub.id());
-            }
-
-            @Override
-            public Optional<String> passwordOnLabel() {
-                return Optional.empty();
-            }
-
-            @Override
-            public void settle(String firmware, String recoveryAddress) {
-                hubs.settle(house, hub.id(), firmware);
-            }
-
-            @Override
-            public void keepSticker(String serial, String kept) {
-                hubs.keepSticker(house, hub.id(), serial, kept);
-            }
-
-            @Override
-            public void rename(String name, String room) {
-                hubs.rename(house, hub.id(), name, room.strip());
-            }
-
-            @Override
-            public List<String> otherNames() {
-                return cameras.of(house).stream().map(camera -> camera.name()).toList();
-            }
-        };
+        @Override
+        public List<String> otherNames() {
+            List<String> names = new ArrayList<>(site.household().facts().cameras().stream().map(camera -> camera.name()).toList());
+            site.hubs().stream().filter(other -> other.id() != hub.id()).forEach(other -> names.add(other.name()));
+            return names;
+        }
     }
 }

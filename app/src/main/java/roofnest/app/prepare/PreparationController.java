@@ -18,6 +18,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import jakarta.servlet.http.HttpServletResponse;
 
 import roofnest.app.web.BadInput;
+import roofnest.app.web.Conflict;
 import roofnest.app.web.NoSuchPage;
 
 /** What the household opens by its link, without a log-in. A refused entry comes back with its reason and what was typed. */
@@ -75,7 +76,7 @@ class PreparationController {
     @PostMapping("/prepare/{token}/photos/{photo}/remove")
     String removePhoto(@PathVariable String token, @PathVariable long photo, RedirectAttributes flash) {
         long household = preparations.open(token);
-        return said(token, flash, "The picture is gone.", Map.of(), () -> repository.removePhoto(household, photo));
+        return said(token, flash, "The picture is gone.", Map.of(), () -> preparations.removePhoto(household, photo));
     }
 
     @PostMapping("/prepare/{token}/people")
@@ -92,7 +93,7 @@ class PreparationController {
             if (!thanks.isEmpty()) {
                 flash.addFlashAttribute("notice", thanks);
             }
-        } catch (BadInput refused) {
+        } catch (BadInput | Conflict refused) {
             typed.forEach(flash::addFlashAttribute);
             flash.addFlashAttribute("refused", refused.getMessage());
         }

@@ -1,9 +1,7 @@
 package roofnest.app.prepare;
 
-import java.util.Map;
 import java.util.Optional;
 
-import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -14,12 +12,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 
-import roofnest.app.brief.ResidentRepository;
+import roofnest.app.records.ResidentRepository;
 import roofnest.app.household.Frames;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.access.Access;
 import roofnest.core.promise.Stage;
@@ -45,15 +42,12 @@ class PreparationOfficeController {
     }
 
     @PostMapping("/households/{household}/ready/preparation")
-    String send(HouseholdRef ref, @RequestParam Map<String, String> values, Model model, HttpServletRequest request,
-            HttpServletResponse response, RedirectAttributes flash) {
-        Form form = new Form(values);
+    String send(HouseholdRef ref, Form form, Model model, HttpServletRequest request, RedirectAttributes flash) {
         String to = form.email("to", "the household's e-mail address");
-        if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        String site = request.getScheme() + "://" + request.getServerName() + ":" + request.getServerPort();
+        if (!form.save(() -> preparations.send(ref, to, site))) {
             return page(ref, model, form);
         }
-        preparations.send(ref, to, request.getScheme() + "://" + request.getServerName() + ":" + request.getServerPort());
         flash.addFlashAttribute("notice", "The link is in the mailbox. One sent before opens nothing any more.");
         return toSheet(ref);
     }

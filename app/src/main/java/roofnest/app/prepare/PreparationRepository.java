@@ -90,6 +90,11 @@ class PreparationRepository {
                 .list();
     }
 
+    int photoCount(long householdId) {
+        return jdbc.sql("select count(*) from household_photo where household_id = :householdId").param("householdId", householdId)
+                .query(Integer.class).single();
+    }
+
     Optional<byte[]> jpeg(long householdId, long id) {
         return jdbc.sql("select jpeg from household_photo where household_id = :householdId and id = :id")
                 .param("householdId", householdId).param("id", id).query(byte[].class).optional();
@@ -100,9 +105,10 @@ class PreparationRepository {
                 .param("householdId", householdId).param("what", what).param("jpeg", jpeg).param("now", OffsetDateTime.now(clock)).update();
     }
 
-    void removePhoto(long householdId, long id) {
-        jdbc.sql("delete from household_photo where household_id = :householdId and id = :id").param("householdId", householdId)
-                .param("id", id).update();
+    /** @return whether there was one */
+    boolean removePhoto(long householdId, long id) {
+        return jdbc.sql("delete from household_photo where household_id = :householdId and id = :id").param("householdId", householdId)
+                .param("id", id).update() == 1;
     }
 
     List<ToldPerson> people(long householdId) {

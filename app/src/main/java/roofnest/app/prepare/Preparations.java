@@ -13,21 +13,20 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-import roofnest.app.brief.ResidentRepository;
-import roofnest.app.household.Household;
-import roofnest.app.household.HouseholdChanges;
-import roofnest.app.household.HouseholdRepository;
-import roofnest.app.ready.NetworkRepository;
-import roofnest.app.ready.Networks;
+import roofnest.app.firm.FirmRepository;
+import roofnest.app.records.ResidentRepository;
+import roofnest.app.records.Household;
+import roofnest.app.records.Changes;
+import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.NetworkRepository;
 import roofnest.app.secrets.LinkTokens;
-import roofnest.app.share.MailRepository;
-import roofnest.app.survey.CameraRepository;
+import roofnest.app.records.MailRepository;
+import roofnest.app.records.CameraRepository;
 import roofnest.app.web.BadInput;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.PhotoCodes;
 import roofnest.core.access.Access;
@@ -53,18 +52,17 @@ public class Preparations {
     private final LinkTokens tokens;
     private final MailRepository mail;
     private final HouseholdRepository households;
-    private final HouseholdChanges changes;
+    private final Changes changes;
     private final CameraRepository cameras;
     private final NetworkRepository networks;
-    private final Networks work;
     private final ResidentRepository residents;
-    private final JdbcClient jdbc;
+    private final FirmRepository firms;
     private final Clock clock;
 
     Preparations(
             PreparationRepository preparations, LinkTokens tokens, MailRepository mail, HouseholdRepository households,
-            HouseholdChanges changes, CameraRepository cameras,
-            NetworkRepository networks, Networks work, ResidentRepository residents, JdbcClient jdbc, Clock clock) {
+            Changes changes, CameraRepository cameras,
+            NetworkRepository networks, ResidentRepository residents, FirmRepository firms, Clock clock) {
         this.preparations = preparations;
         this.tokens = tokens;
         this.mail = mail;
@@ -72,9 +70,8 @@ public class Preparations {
         this.changes = changes;
         this.cameras = cameras;
         this.networks = networks;
-        this.work = work;
         this.residents = residents;
-        this.jdbc = jdbc;
+        this.firms = firms;
         this.clock = clock;
     }
 
@@ -130,7 +127,8 @@ public class Preparations {
             missing.add("A photo of the router's label");
         }
         int all = items.size() + 2;
-        return new State(firm(household.firmId()), household.address(), household.dueOn() == null ? "" : DAY.format(household.dueOn()),
+        return new State(firms.name(household.firmId()), household.address(),
+                household.dueOn() == null ? "" : DAY.format(household.dueOn()),
                 items, wifi, photos, preparations.people(householdId),
                 Preparation.progress(all - missing.size(), all), missing);
     }
@@ -138,10 +136,6 @@ public class Preparations {
     /** How many things a household has not at hand yet. */
     public int lacking(long householdId) {
         return state(householdId).missing().size();
-    }
-
-    private String firm(long firmId) {
-        return jdbc.sql("select name from firm where id = :id").param("id", firmId).query(String.class).single();
     }
 
     void tick(long householdId, String key, boolean ready) {
@@ -163,7 +157,7 @@ public class Preparations {
     }
 
     private void take(long householdId, HomeNetwork network) {
-        changes.byHousehold(householdId, () -> work.take(householdId, network, BY_HOUSEHOLD));
+        changes.byHousehold(householdId, () -> networks.take(householdId, network, BY_HOUSEHOLD));
     }
 
     /**
@@ -172,14 +166,23 @@ public class Preparations {
      * @return whether there was one
      */
     boolean photo(long householdId, String what, byte[] sent) {
-        if (preparations.photos(householdId).size() >= MOST_PHOTOS) {
-            throw new BadInput("There are " + MOST_PHOTOS + " pictures already. Take one out first.");
-        }
         byte[] jpeg = Pictures.drawnAnew(sent);
-        preparations.addPhoto(householdId, what, jpeg);
+        changes.aside(householdId, () -> {
+            if (preparations.photoCount(householdId) >= MOST_PHOTOS) {
+                throw new BadInput("There are " + MOST_PHOTOS + " pictures already. Take one out first.");
+            }
+            preparations.addPhoto(householdId, what, jpeg);
+            return null;
+        });
         Optional<HomeNetwork> onLabel = code(jpeg);
         onLabel.ifPresent(network -> take(householdId, network));
         return onLabel.isPresent();
+    }
+
+    void removePhoto(long householdId, long photo) {
+        if (!preparations.removePhoto(householdId, photo)) {
+            throw new BadInput("The picture is gone already.");
+        }
     }
 
     private Optional<HomeNetwork> code(byte[] jpeg) {
@@ -194,17 +197,20 @@ public class Preparations {
         if (name.isBlank() || name.strip().length() > 80) {
             throw new BadInput("Type a name of up to 80 letters.");
         }
-        if (preparations.people(householdId).size() >= MOST_PEOPLE) {
-            throw new BadInput("That is more people than the list holds. Tell us the rest when we come.");
-        }
-        preparations.addPerson(householdId, name.strip(), livesHere);
+        changes.aside(householdId, () -> {
+            if (preparations.people(householdId).size() >= MOST_PEOPLE) {
+                throw new BadInput("That is more people than the list holds. Tell us the rest when we come.");
+            }
+            preparations.addPerson(householdId, name.strip(), livesHere);
+            return null;
+        });
     }
 
     /** Puts the people whom the household told of among its residents, save those already there. */
     void takePeopleOver(HouseholdRef ref) {
-        Set<String> known
-                = residents.of(ref.id()).stream().map(resident -> resident.name().toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
         changes.make(ref, Stage.READY, () -> {
+            Set<String> known = residents.of(ref.id()).stream().map(resident -> resident.name().toLowerCase(Locale.ROOT))
+                    .collect(Collectors.toSet());
             preparations.people(ref.id()).stream().filter(person -> !known.contains(person.name().toLowerCase(Locale.ROOT)))
                     .forEach(person -> residents.add(
                             ref.id(), person.name(), "", person.livesHere() ? Access.Tie.LIVES_HERE : Access.Tie.LEFT,

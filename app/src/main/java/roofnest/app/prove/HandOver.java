@@ -5,50 +5,57 @@ import java.util.List;
 
 import org.springframework.stereotype.Service;
 
-import roofnest.app.household.Frame;
-import roofnest.app.household.HouseholdChanges;
-import roofnest.app.household.HouseholdRepository;
-import roofnest.app.share.AccessRepository;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.Changes;
+import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.AccessRepository;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.web.Form;
 import roofnest.core.judge.Camera;
 import roofnest.core.promise.Stage;
 
 /** Ends the job: what it still wants, and what happens to the firm's access. */
 @Service
 public class HandOver {
-    private final HouseholdChanges changes;
+    private final Changes changes;
     private final HouseholdRepository households;
     private final AccessRepository access;
     private final TrialRepository trials;
+    private final CameraRepository cameras;
 
-    HandOver(HouseholdChanges changes, HouseholdRepository households, AccessRepository access, TrialRepository trials) {
+    HandOver(Changes changes, HouseholdRepository households, AccessRepository access, TrialRepository trials, CameraRepository cameras) {
         this.changes = changes;
         this.households = households;
         this.access = access;
         this.trials = trials;
+        this.cameras = cameras;
     }
 
     /** What stands against handing over; broken promises do not, they are handed over as broken. */
-    List<String> missing(Frame frame) {
+    List<String> missing(List<Camera> cameras, long householdId) {
         List<String> missing = new ArrayList<>();
-        if (frame.facts().cameras().isEmpty()) {
+        if (cameras.isEmpty()) {
             missing.add("There is no camera yet.");
         }
-        for (Camera camera : frame.facts().cameras()) {
+        for (Camera camera : cameras) {
             if (camera.joined() && !camera.ownPassword()) {
                 missing.add(camera.name() + " still has its factory password: finish its run.");
             }
         }
-        if (trials.signature(frame.ref().id()).isEmpty()) {
+        if (trials.signature(householdId).isEmpty()) {
             missing.add("The householder has not signed yet.");
         }
         return missing;
     }
 
-    public void handOver(HouseholdRef ref) {
+    /** Hands over, unless something stands against it by then; the form says what. */
+    public void handOver(HouseholdRef ref, Form form) {
         changes.run(ref, Stage.CARE, () -> {
-            access.revokeFirm(ref.id());
-            households.handOver(ref.id());
+            missing(cameras.of(ref.id()), ref.id()).forEach(sentence -> form.fault("hand-over", sentence));
+            if (form.ok()) {
+                access.revokeFirm(ref.id());
+                households.handOver(ref.id());
+            }
         });
     }
 }

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 
-import roofnest.app.survey.PictureView;
-import roofnest.app.survey.Svg;
+import roofnest.app.drawing.PictureView;
+import roofnest.app.drawing.Svg;
 import roofnest.core.judge.Camera;
 import roofnest.core.motion.Track;
 import roofnest.core.motion.WalkTest;

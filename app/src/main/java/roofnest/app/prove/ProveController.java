@@ -2,11 +2,9 @@ package roofnest.app.prove;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 
-import org.springframework.http.HttpStatus;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -16,16 +14,14 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-import jakarta.servlet.http.HttpServletResponse;
-
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
-import roofnest.app.household.HouseholdChanges;
+import roofnest.app.records.Changes;
 import roofnest.app.secrets.SecretStore;
-import roofnest.app.survey.CameraRepository;
+import roofnest.app.records.CameraRepository;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRef;
 import roofnest.core.promise.Stage;
 
 @Controller
@@ -38,12 +34,12 @@ class ProveController {
     private final Trials trials;
     private final TrialRepository trialRows;
     private final CameraRepository cameras;
-    private final HouseholdChanges changes;
+    private final Changes changes;
     private final HandOver handOver;
     private final SecretStore secrets;
 
     ProveController(
-            Frames frames, Trials trials, TrialRepository trialRows, CameraRepository cameras, HouseholdChanges changes, HandOver handOver,
+            Frames frames, Trials trials, TrialRepository trialRows, CameraRepository cameras, Changes changes, HandOver handOver,
             SecretStore secrets) {
         this.frames = frames;
         this.trials = trials;
@@ -73,45 +69,31 @@ class ProveController {
 
     @PostMapping("/households/{household}/prove/trials/{trial}/confirm")
     String confirm(
-            HouseholdRef ref, @PathVariable("trial") long trialId, @RequestParam Map<String, String> values, Model model,
-            HttpServletResponse response) {
-        Form form = new Form(values);
+            HouseholdRef ref, @PathVariable("trial") long trialId, Form form, Model model) {
         boolean passed = form.raw("passed").equals("true");
         Optional<Double> signal = passed && form.has("signalDbm")
                 ? Optional.of(form.decimal("signalDbm", "the signal that the app shows,", -100, -10, "dBm")) : Optional.empty();
-        if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return trialPage(ref, trialId, model, form);
-        }
-        trials.confirm(ref, trialId, passed, signal);
-        return "redirect:" + ref.path() + "/prove";
+        return form.save(() -> trials.confirm(ref, trialId, passed, signal)) ? "redirect:" + ref.path() + "/prove"
+                : trialPage(ref, trialId, model, form);
     }
 
     @PostMapping("/households/{household}/prove/signature")
-    String sign(HouseholdRef ref, @RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
-        Form form = new Form(values);
+    String sign(HouseholdRef ref, Form form, Model model) {
         String name = form.text("signer", "the name of whoever signs", 80);
         String strokes = form.raw("strokes");
         if (strokes.length() < LEAST_STROKES || strokes.length() > MOST_STROKES || !STROKES.matcher(strokes).matches()) {
             form.fault("strokes", "Sign in the box with a finger, a pen or the mouse.");
         }
-        if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(ref, model, form);
-        }
-        changes.run(ref, Stage.PROVE, () -> trialRows.sign(ref.id(), name, strokes));
-        return "redirect:" + ref.path() + "/prove";
+        return form.save(() -> changes.run(ref, Stage.PROVE, () -> trialRows.sign(ref.id(), name, strokes)))
+                ? "redirect:" + ref.path() + "/prove" : page(ref, model, form);
     }
 
     @PostMapping("/households/{household}/prove/hand-over")
     @PreAuthorize("hasAuthority('HAND_OVER')")
-    String handOver(HouseholdRef ref, Model model, HttpServletResponse response, RedirectAttributes flash) {
-        List<String> missing = handOver.missing(frames.frame(ref, Stage.PROVE));
-        if (!missing.isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(ref, model, Form.empty());
+    String handOver(HouseholdRef ref, Form form, Model model, RedirectAttributes flash) {
+        if (!form.save(() -> handOver.handOver(ref, form))) {
+            return page(ref, model, form);
         }
-        handOver.handOver(ref);
         flash.addFlashAttribute("notice", "Handed over. The firm's own access to the cameras has ended.");
         return "redirect:" + ref.path() + "/care";
     }
@@ -119,8 +101,8 @@ class ProveController {
     private String page(HouseholdRef ref, Model model, Form form) {
         Frame frame = frames.frame(ref, Stage.PROVE, model);
         model.addAttribute("form", form);
-        model.addAttribute("prove", ProveView.of(frame, cameras.records(ref.id()), trialRows.of(ref.id()), trialRows.signature(ref.id())));
-        model.addAttribute("missing", handOver.missing(frame));
+        model.addAttribute("prove", ProveView.of(frame, frame.cameras(), trialRows.of(ref.id()), trialRows.signature(ref.id())));
+        model.addAttribute("missing", handOver.missing(frame.facts().cameras(), ref.id()));
         model.addAttribute("reveals", secrets.reveals(ref.id()));
         return "prove";
     }

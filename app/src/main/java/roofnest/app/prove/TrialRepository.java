@@ -65,12 +65,13 @@ public class TrialRepository {
                 .query(Long.class).single();
     }
 
-    void confirm(long householdId, long trialId, boolean passed) {
-        jdbc.sql("update trial set passed = :passed where household_id = :householdId and id = :id")
+    /** @return whether nobody had confirmed it yet */
+    boolean confirm(long householdId, long trialId, boolean passed) {
+        return jdbc.sql("update trial set passed = :passed where household_id = :householdId and id = :id and passed is null")
                 .param("passed", passed)
                 .param("householdId", householdId)
                 .param("id", trialId)
-                .update();
+                .update() == 1;
     }
 
     Optional<Trial> find(long householdId, long trialId) {

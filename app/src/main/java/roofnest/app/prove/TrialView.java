@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
-import roofnest.app.survey.LiveView;
-import roofnest.app.survey.PictureView;
+import roofnest.app.drawing.Readout;
+import roofnest.app.drawing.PictureView;
 import roofnest.core.lang.Numbers;
 import roofnest.core.motion.WalkTest;
 import roofnest.core.promise.Unit;
@@ -18,7 +18,7 @@ import roofnest.core.promise.Unit;
  */
 record TrialView(
         long id, String kind, String title, String how, String camera, String instruction, double waitS, int width, int height,
-        List<PictureView.Shape> shapes, List<LiveScene.Frame> frames, List<LiveView.Readout> results, String signalDbm, String question,
+        List<PictureView.Shape> shapes, List<LiveScene.Frame> frames, List<Readout> results, String signalDbm, String question,
         String yes, String no, boolean decided, boolean canPass) {
     static TrialView of(Trials.Running running) {
         TrialRepository.Kind kind = running.trial().kind();
@@ -49,16 +49,16 @@ record TrialView(
         };
     }
 
-    private static List<LiveView.Readout> results(Trials.Running running) {
-        List<LiveView.Readout> results = new ArrayList<>();
+    private static List<Readout> results(Trials.Running running) {
+        List<Readout> results = new ArrayList<>();
         WalkTest.Capture capture = running.scene().capture();
         if (running.trial().kind() == TrialRepository.Kind.WALK) {
-            results.add(new LiveView.Readout("noticed after", seconds(capture.triggerS())));
-            results.add(new LiveView.Readout("first frame after", seconds(capture.firstFrameS())));
-            results.add(new LiveView.Readout("a face for", Unit.SECONDS.format(capture.secondsAtLevel())));
-            results.add(new LiveView.Readout("sharpest", Unit.PX_PER_M.format(capture.bestDensityPxPerM())));
+            results.add(new Readout("noticed after", seconds(capture.triggerS())));
+            results.add(new Readout("first frame after", seconds(capture.firstFrameS())));
+            results.add(new Readout("a face for", Unit.SECONDS.format(capture.secondsAtLevel())));
+            results.add(new Readout("sharpest", Unit.PX_PER_M.format(capture.bestDensityPxPerM())));
         } else {
-            results.add(new LiveView.Readout("took", Unit.SECONDS.format(running.trial().seconds())));
+            results.add(new Readout("took", Unit.SECONDS.format(running.trial().seconds())));
         }
         return results;
     }

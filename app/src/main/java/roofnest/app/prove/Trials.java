@@ -7,12 +7,15 @@ import java.util.Optional;
 
 import org.springframework.stereotype.Service;
 
-import roofnest.app.household.FactsLoader;
-import roofnest.app.household.HouseholdChanges;
-import roofnest.app.household.Judges;
-import roofnest.app.survey.CameraRepository;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.Changes;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.JudgedHousehold;
+import roofnest.app.records.JudgedHouseholds;
+import roofnest.app.records.PromiseRepository;
+import roofnest.app.records.ProofRepository;
 import roofnest.app.web.BadInput;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.web.Conflict;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
@@ -36,85 +39,92 @@ public class Trials {
     private final TrialRepository trials;
     private final ProofRepository proofs;
     private final CameraRepository cameras;
-    private final HouseholdChanges changes;
-    private final FactsLoader loader;
-    private final Judges judges;
+    private final Changes changes;
+    private final JudgedHouseholds households;
+    private final PromiseRepository promises;
     private final Clock clock;
 
     Trials(
-            TrialRepository trials, ProofRepository proofs, CameraRepository cameras, HouseholdChanges changes, FactsLoader loader,
-            Judges judges, Clock clock) {
-        this.judges = judges;
+            TrialRepository trials, ProofRepository proofs, CameraRepository cameras, Changes changes, JudgedHouseholds households,
+            PromiseRepository promises, Clock clock) {
         this.trials = trials;
         this.proofs = proofs;
         this.cameras = cameras;
         this.changes = changes;
-        this.loader = loader;
+        this.households = households;
+        this.promises = promises;
         this.clock = clock;
     }
 
     /** A test under way, with what the stand-in shows. */
-    record Running(TrialRepository.Trial trial, CameraRepository.Record camera, LiveScene scene, Optional<Double> readingDbm,
+    record Running(TrialRepository.Trial trial, CameraRepository.Record camera, HousePlan plan, LiveScene scene,
+            Optional<Double> readingDbm,
             boolean firstAway) {}
 
     public long begin(HouseholdRef ref, long cameraId, TrialRepository.Kind kind) {
-        Camera camera = cameras.get(ref.id(), cameraId).camera();
-        if (!camera.joined()) {
-            throw new BadInput(camera.name() + " is not joined yet; pair it first.");
-        }
-        HouseholdFacts facts = loader.load(ref.id());
+        JudgedHousehold household = households.of(ref.id());
+        Camera camera = joined(household.camera(cameraId).camera());
+        HouseholdFacts facts = household.facts();
         HousePlan plan = facts.plan().orElseThrow(() -> new BadInput("The house has no plan yet."));
         List<TrialRepository.Trial> before = trials.of(ref.id());
         CloudStandIn cloud = new CloudStandIn(31 * cameraId + before.size());
         double seconds = switch (kind) {
             case LIVE_HOME -> cloud.liveAtHomeSeconds(camera.model());
             case LIVE_AWAY -> cloud.liveAwaySeconds(camera.model(), isFirstAway(before, cameraId));
-            case ALERT -> cloud.alertSeconds(camera.model(), uplinkMbps(facts, camera));
+            case ALERT -> cloud.alertSeconds(camera.model(), uplinkMbps(household, camera));
             case WALK -> LiveScene.of(plan, camera).capture().walkS();
         };
-        return changes.make(ref, Stage.PROVE, () -> trials.begin(ref.id(), cameraId, kind, seconds, ref.by()));
+        return changes.make(ref, Stage.PROVE, () -> {
+            joined(cameras.get(ref.id(), cameraId).camera());
+            return trials.begin(ref.id(), cameraId, kind, seconds, ref.by());
+        });
+    }
+
+    private static Camera joined(Camera camera) {
+        if (!camera.joined()) {
+            throw new BadInput(camera.name() + " is not joined yet; pair it first.");
+        }
+        return camera;
     }
 
     Running running(HouseholdRef ref, long trialId) {
         TrialRepository.Trial trial = trials.find(ref.id(), trialId).orElseThrow(NoSuchPage::new);
-        CameraRepository.Record camera = cameras.get(ref.id(), trial.cameraId());
-        HouseholdFacts facts = loader.load(ref.id());
-        HousePlan plan = facts.plan().orElseThrow(NoSuchPage::new);
-        Optional<Double> reading = judges.of(facts).link(facts, camera.camera())
+        JudgedHousehold household = households.of(ref.id());
+        CameraRepository.Record camera = household.camera(trial.cameraId());
+        HousePlan plan = household.facts().plan().orElseThrow(NoSuchPage::new);
+        Optional<Double> reading = household.judge().link(household.facts(), camera.camera())
                 .map(link -> new CloudStandIn(trialId).readingDbm(link.rssiDbm()));
         List<TrialRepository.Trial> before = trials.of(ref.id()).stream().filter(t -> t.id() < trialId).toList();
-        return new Running(trial, camera, LiveScene.of(plan, camera.camera()), reading, isFirstAway(before, trial.cameraId()));
+        return new Running(trial, camera, plan, LiveScene.of(plan, camera.camera()), reading, isFirstAway(before, trial.cameraId()));
     }
 
     /** @param signalDbm as the app shows it, for a live picture at home */
     public void confirm(HouseholdRef ref, long trialId, boolean passed, Optional<Double> signalDbm) {
         Running running = running(ref, trialId);
-        if (running.trial().passed() != null) {
-            throw new BadInput("This test was confirmed already; begin it again to repeat it.");
-        }
         if (passed && running.trial().kind() == TrialRepository.Kind.WALK && !running.scene().capture().caught()) {
             throw new BadInput("No clip was recorded, so there is none to play back. Turn or move the camera and walk again.");
         }
         changes.run(ref, Stage.PROVE, () -> {
-            trials.confirm(ref.id(), trialId, passed);
+            if (!trials.confirm(ref.id(), trialId, passed)) {
+                throw new Conflict("This test was confirmed already, by somebody else or in another window; begin it again to repeat it.");
+            }
             if (passed) {
-                proved(ref, running, signalDbm).forEach(proof -> proofs.add(ref.id(), proof));
+                proved(ref, running, signalDbm, promises.of(ref.id())).forEach(proof -> proofs.add(ref.id(), proof));
             }
         });
     }
 
-    private List<Proof> proved(HouseholdRef ref, Running running, Optional<Double> signalDbm) {
+    private List<Proof> proved(HouseholdRef ref, Running running, Optional<Double> signalDbm, List<Promise> written) {
         Camera camera = running.camera().camera();
-        HouseholdFacts facts = loader.load(ref.id());
         List<Proof> proved = new ArrayList<>();
         switch (running.trial().kind()) {
             case LIVE_HOME -> signalDbm.ifPresent(dbm -> proved.add(proof(PromiseKey.ofCamera(camera.id(), "link"), camera, dbm, ref)));
             case LIVE_AWAY -> {}
-            case ALERT -> facts.written().stream().filter(Promise.AlertWithin.class::isInstance)
+            case ALERT -> written.stream().filter(Promise.AlertWithin.class::isInstance)
                     .forEach(promise -> proved.add(proof(promise.key(), camera, running.trial().seconds(), ref)));
-            case WALK -> facts.written().stream()
+            case WALK -> written.stream()
                     .filter(Promise.MakeOut.class::isInstance).map(Promise.MakeOut.class::cast)
-                    .forEach(promise -> facts.plan().flatMap(plan -> plan.place(promise.placeId()))
+                    .forEach(promise -> running.plan().place(promise.placeId())
                             .flatMap(place -> recordedNear(running.scene().capture(), place))
                             .ifPresent(density -> proved.add(proof(promise.key(), camera, density, ref))));
         }
@@ -136,7 +146,8 @@ public class Trials {
         return before.stream().noneMatch(trial -> trial.cameraId() == cameraId && trial.kind() == TrialRepository.Kind.LIVE_AWAY);
     }
 
-    private double uplinkMbps(HouseholdFacts facts, Camera camera) {
-        return judges.of(facts).link(facts, camera).map(link -> LinkBudget.rateMbps(link.rssiDbm()) * 0.6).orElse(NO_UPLINK_MBPS);
+    private static double uplinkMbps(JudgedHousehold household, Camera camera) {
+        return household.judge().link(household.facts(), camera).map(link -> LinkBudget.rateMbps(link.rssiDbm()) * 0.6)
+                .orElse(NO_UPLINK_MBPS);
     }
 }

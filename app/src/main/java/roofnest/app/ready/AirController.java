@@ -12,8 +12,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
 import roofnest.app.household.Frames;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.NetworkRepository;
 import roofnest.app.web.BadInput;
-import roofnest.app.web.HouseholdRef;
 import roofnest.core.promise.Stage;
 import roofnest.core.scan.Scan;
 import roofnest.core.scan.ScanText;

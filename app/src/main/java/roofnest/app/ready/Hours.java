@@ -12,7 +12,15 @@ import java.util.Optional;
 
 import org.springframework.stereotype.Service;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
+
 import roofnest.app.household.Frame;
+import roofnest.app.records.Experience;
+import roofnest.app.records.ExperienceRepository;
+import roofnest.app.records.RouterRepository;
+import roofnest.app.watch.Metrics;
+import roofnest.app.watch.Solving;
 import roofnest.core.access.Access;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.PairingMethod;
@@ -22,7 +30,7 @@ import roofnest.core.network.SafeCredentials;
 import roofnest.core.visit.Charging;
 import roofnest.core.visit.Job;
 import roofnest.core.visit.Learned;
-import roofnest.core.visit.Pace;
+import roofnest.core.visit.Task;
 import roofnest.core.visit.Timeline;
 
 /** Works out a household's visit and the charging before it. */
@@ -30,18 +38,23 @@ import roofnest.core.visit.Timeline;
 public class Hours {
     /** What a pack holds as it comes out of its box, as the makers ship it. */
     static final double BOXED_SHARE = 0.3;
+    private static final int KEPT = 256;
 
     private final RouterRepository routers;
-    private final RunTimes runs;
-    private final TaskTimes tasks;
+    private final ExperienceRepository experience;
+    private final LoadingCache<Solved, Timeline> solved;
     private final Clock clock;
 
-    Hours(RouterRepository routers, RunTimes runs, TaskTimes tasks, Clock clock) {
+    Hours(RouterRepository routers, ExperienceRepository experience, Solving solving, Metrics metrics, Clock clock) {
         this.routers = routers;
-        this.runs = runs;
-        this.tasks = tasks;
+        this.experience = experience;
         this.clock = clock;
+        this.solved = metrics.watched("hours", Caffeine.newBuilder().maximumSize(KEPT).recordStats()
+                .build(asked -> solving.solve(() -> Timeline.shortest(asked.tasks(), asked.installers()))));
     }
+
+    /** The same tasks have the same shortest order; it is found once. */
+    private record Solved(List<Task> tasks, int installers) {}
 
     /**
      * @param learned for each camera that is still to be joined, where its minutes come from
@@ -58,20 +71,21 @@ public class Hours {
 
     public Planned plan(Frame frame, Asked asked) {
         Map<String, Learned> learned = new HashMap<>();
-        Job job = job(frame, learned);
+        List<Task> tasks = job(frame, learned).tasks();
         Charging charging = Charging.plan(packs(frame.facts().cameras()), asked.chargers(), asked.chargerMa());
         LocalDate day = frame.household().dueOn() == null || frame.household().dueOn().isBefore(LocalDate.now(clock))
                 ? LocalDate.now(clock).plusDays(1) : frame.household().dueOn();
         LocalDateTime leave = day.atTime(asked.leave());
         Optional<LocalDateTime> startBy
                 = charging.minutesNeeded() == 0 ? Optional.empty() : Optional.of(leave.minusMinutes(charging.minutesNeeded()));
-        return new Planned(Timeline.shortest(job.tasks(), asked.installers()), Timeline.straight(job.tasks()), asked.installers(), learned,
+        return new Planned(solved.get(new Solved(tasks, asked.installers())), Timeline.straight(tasks), asked.installers(), learned,
                 charging, leave, startBy,
                 startBy.filter(at -> at.isBefore(LocalDateTime.now(clock))).isPresent());
     }
 
     private Job job(Frame frame, Map<String, Learned> learned) {
-        List<Job.Work> work = frame.facts().cameras().stream().map(camera -> work(frame, camera, learned)).toList();
+        Experience own = experience.of(frame.household().firmId());
+        List<Job.Work> work = frame.facts().cameras().stream().map(camera -> work(own, camera, learned)).toList();
         List<FitMatrix.Device> waiting = frame.facts().cameras().stream().filter(camera -> !camera.joined())
                 .map(camera -> new FitMatrix.Device(camera.name(), camera.model())).toList();
         Optional<FitMatrix.Plan> atRouter = frame.facts().network().flatMap(network -> FitMatrix.cheapest(network,
@@ -79,19 +93,18 @@ public class Hours {
         int rejoining = atRouter.map(FitMatrix.Plan::rejoining).orElse(0);
         long people = frame.facts().access().people().stream().filter(person -> person.tie() == Access.Tie.LIVES_HERE).count();
         return new Job(atRouter.map(plan -> plan.minutes() - rejoining * SafeCredentials.MINUTES_A_THING).orElse(0.0), rejoining,
-                (int) people, work, Pace.from(tasks.seen(frame.household().firmId())));
+                (int) people, work, own.pace());
     }
 
-    private Job.Work work(Frame frame, Camera camera, Map<String, Learned> learned) {
+    private static Job.Work work(Experience own, Camera camera, Map<String, Learned> learned) {
         DeviceModel model = camera.model();
         PairingMethod method = model.setUp().methods().stream()
                 .min(Comparator.comparingDouble(way -> way.minutes() + (1 - way.chance()) * way.minutesLost())).orElseThrow();
-        Learned minutes = Learned.from(method.minutes() + (1 - method.chance()) * method.minutesLost(),
-                runs.minutes(frame.household().firmId(), model.key(), method.way()));
+        Learned minutes = own.learned(method.minutes() + (1 - method.chance()) * method.minutesLost(), model.key(), method.way());
         if (!camera.joined()) {
             learned.put(camera.name(), minutes);
         }
-        return new Job.Work(camera.name(), model, method.way(), minutes.minutes(), camera.pose().heightM(), camera.joined(),
+        return new Job.Work(camera.id(), camera.name(), model, method.way(), minutes.minutes(), camera.pose().heightM(), camera.joined(),
                 camera.mounted());
     }
 

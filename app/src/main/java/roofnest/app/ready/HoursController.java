@@ -2,7 +2,6 @@ package roofnest.app.ready;
 
 import java.time.LocalTime;
 import java.time.format.DateTimeParseException;
-import java.util.Map;
 
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -14,7 +13,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRef;
 import roofnest.core.promise.Stage;
 
 /** The visit's hours. What is asked stands in the address, so nothing is stored. */
@@ -33,9 +32,8 @@ class HoursController {
     }
 
     @GetMapping("/households/{household}/ready/hours")
-    String hours(HouseholdRef ref, @RequestParam Map<String, String> values, Model model) {
+    String hours(HouseholdRef ref, Form form, Model model) {
         Frame frame = frames.frame(ref, Stage.READY, model);
-        Form form = new Form(values);
         Hours.Asked asked = asked(form);
         model.addAttribute("form", form);
         model.addAttribute("sheet", "hours");
@@ -44,11 +42,11 @@ class HoursController {
     }
 
     @GetMapping("/households/{household}/ready/hours.ics")
-    ResponseEntity<String> file(HouseholdRef ref, @RequestParam Map<String, String> values) {
+    ResponseEntity<String> file(HouseholdRef ref, Form form) {
         Frame frame = frames.frame(ref, Stage.READY);
         return ResponseEntity.ok().contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
                 .header("Content-Disposition", "attachment; filename=\"visit-" + ref.id() + ".ics\"")
-                .body(calendar.write(ref.id(), frame.household().title(), hours.plan(frame, asked(new Form(values)))));
+                .body(calendar.write(ref.id(), frame.household().title(), hours.plan(frame, asked(form))));
     }
 
     /** What is left out or cannot be read is as usual; the form says so at its field. */

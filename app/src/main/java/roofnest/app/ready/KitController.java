@@ -4,10 +4,9 @@ import java.io.IOException;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
 
-import org.springframework.http.HttpStatus;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -18,13 +17,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-import jakarta.servlet.http.HttpServletResponse;
-
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRef;
 import roofnest.core.promise.Stage;
 
 /** The kit of a job, the check of the van, and the prices. */
@@ -63,22 +60,16 @@ class KitController {
     /** A device's sticker: a photo of its code, or what stands on it typed off. */
     @PostMapping("/households/{household}/ready/kit/label")
     String label(
-            HouseholdRef ref, @RequestParam Map<String, String> values, @RequestParam(required = false) MultipartFile photo, Model model,
-            HttpServletResponse response,
+            HouseholdRef ref, Form form, @RequestParam(required = false) MultipartFile photo, Model model,
             RedirectAttributes flash) throws IOException {
-        Form form = new Form(values);
         Optional<Long> camera
                 = form.raw("camera").matches("[0-9]{1,18}") ? Optional.of(Long.parseLong(form.raw("camera"))) : Optional.empty();
         String kept = form.optionalText("stickerKept", 120);
-        Optional<Labels.Read> read = Optional.empty();
-        try {
-            read = photo != null && !photo.isEmpty() && form.ok() ? Optional.of(labels.fromPhoto(ref, camera, kept, photo.getBytes()))
-                    : labels.byHand(ref, camera, kept, form);
-        } catch (BadInput refused) {
-            form.fault("label", refused.getMessage());
-        }
-        if (read.isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        AtomicReference<Labels.Read> read = new AtomicReference<>();
+        byte[] picture = photo == null ? new byte[0] : photo.getBytes();
+        boolean saved = form.save("label", () -> (picture.length > 0 ? Optional.of(labels.fromPhoto(ref, camera, kept, picture))
+                : labels.byHand(ref, camera, kept, form)).ifPresent(read::set));
+        if (!saved) {
             return page(ref, model, form);
         }
         flash.addFlashAttribute("notice", notice(read.get()));
@@ -94,8 +85,7 @@ class KitController {
     /** Prices are the firm's: they count for every job from now on. */
     @PostMapping("/households/{household}/ready/kit/prices")
     @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
-    String setPrices(HouseholdRef ref, @RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
-        Form form = new Form(values);
+    String setPrices(HouseholdRef ref, Form form, Model model) {
         long firm = ref.staff().firmId();
         List<KitView.PriceField> fields = kits.view(ref, frames.frame(ref, Stage.READY)).prices();
         fields.stream().filter(field -> !form.raw(field.field()).isBlank())
@@ -105,16 +95,13 @@ class KitController {
         if (form.ok() && !currency.matches("[A-Z]{3}")) {
             form.fault("currency", "A currency has three letters, such as EUR.");
         }
-        if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(ref, model, form);
-        }
-        transaction.executeWithoutResult(status -> {
-            prices.setMoney(firm, new PriceBook.Money(currency, tax));
+        int version = form.version();
+        boolean saved = form.save(() -> transaction.executeWithoutResult(status -> {
+            prices.setMoney(firm, new PriceBook.Money(currency, tax, version));
             fields.stream().filter(field -> !form.raw(field.field()).isBlank()).forEach(field -> prices.set(firm, field.key(),
                     Math.round(100 * form.decimal(field.field(), "a price", 0, 1_000_000, "at most"))));
-        });
-        return "redirect:" + ref.path() + "/ready/kit";
+        }));
+        return saved ? "redirect:" + ref.path() + "/ready/kit" : page(ref, model, form);
     }
 
     private String page(HouseholdRef ref, Model model, Form form) {
@@ -122,7 +109,7 @@ class KitController {
         model.addAttribute("form", form);
         model.addAttribute("sheet", "kit");
         model.addAttribute("kit", kits.view(ref, frame));
-        model.addAttribute("labels", kits.labels(ref));
+        model.addAttribute("labels", kits.labels(frame));
         return "ready-kit";
     }
 }

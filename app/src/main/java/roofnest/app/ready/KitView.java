@@ -23,7 +23,8 @@ import roofnest.core.plan.HousePlan;
  * @param prices fields of the price form, by line key
  */
 public record KitView(
-        String title, List<Group> groups, List<PriceField> prices, Optional<Sum> sum, List<String> unpriced, String currency, String tax) {
+        String title, List<Group> groups, List<PriceField> prices, Optional<Sum> sum, List<String> unpriced, String currency, String tax,
+        int version) {
     public record Group(String name, List<Row> rows) {}
 
     /** @param by who saw it in the van; empty when nobody did */
@@ -65,7 +66,7 @@ public record KitView(
                         .map(entry -> new Group(entry.getKey().words(), entry.getValue())).toList(),
                 fields,
                 quotation.lines().isEmpty() ? Optional.empty() : Optional.of(sum(quotation, money)), quotation.unpriced(), money.currency(),
-                money.taxPercent().stripTrailingZeros().toPlainString());
+                money.taxPercent().stripTrailingZeros().toPlainString(), money.version());
     }
 
     private static PriceField field(int index, String key, String what, Map<String, Long> prices) {

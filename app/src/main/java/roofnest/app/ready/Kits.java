@@ -7,8 +7,7 @@ import org.springframework.stereotype.Service;
 
 import roofnest.app.household.Frame;
 import roofnest.app.secrets.SecretStore;
-import roofnest.app.survey.CameraRepository;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRef;
 import roofnest.core.kit.KitList;
 
 /** Puts a job's kit, its check and the firm's prices together. */
@@ -19,14 +18,12 @@ public class Kits {
     private final KitChecks checks;
     private final PriceBook prices;
     private final Hours hours;
-    private final CameraRepository cameras;
     private final SecretStore secrets;
 
-    Kits(KitChecks checks, PriceBook prices, Hours hours, CameraRepository cameras, SecretStore secrets) {
+    Kits(KitChecks checks, PriceBook prices, Hours hours, SecretStore secrets) {
         this.checks = checks;
         this.prices = prices;
         this.hours = hours;
-        this.cameras = cameras;
         this.secrets = secrets;
     }
 
@@ -34,12 +31,11 @@ public class Kits {
     public record LabelLine(long cameraId, String camera, String model, String stickerPlace, String serial, String deviceId, String kept,
             boolean passwordSealed) {}
 
-    public List<LabelLine> labels(HouseholdRef ref) {
-        return cameras.records(ref.id()).stream()
-                .map(record -> new LabelLine(record.id(), record.camera().name(), record.camera().model().fullName(),
-                        record.camera().model().setUp().stickerPlace(),
-                        record.serial(), record.deviceId(), record.stickerKept(), secrets.hasInitialPassword(ref.id(), record.id())))
-                .toList();
+    public List<LabelLine> labels(Frame frame) {
+        List<Long> sealed = secrets.withInitialPassword(frame.ref().id());
+        return frame.cameras().stream().map(record -> new LabelLine(record.id(), record.camera().name(), record.camera().model().fullName(),
+                record.camera().model().setUp().stickerPlace(), record.serial(), record.deviceId(), record.stickerKept(),
+                sealed.contains(record.id()))).toList();
     }
 
     public KitView view(HouseholdRef ref, Frame frame) {

@@ -5,12 +5,12 @@ import java.util.Optional;
 
 import org.springframework.stereotype.Service;
 
-import roofnest.app.household.HouseholdChanges;
+import roofnest.app.records.Changes;
 import roofnest.app.secrets.SecretStore;
-import roofnest.app.survey.CameraRepository;
+import roofnest.app.records.CameraRepository;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.PhotoCodes;
 import roofnest.core.kit.DeviceLabel;
 import roofnest.core.promise.Stage;
@@ -20,9 +20,9 @@ import roofnest.core.promise.Stage;
 class Labels {
     private final CameraRepository cameras;
     private final SecretStore secrets;
-    private final HouseholdChanges changes;
+    private final Changes changes;
 
-    Labels(CameraRepository cameras, SecretStore secrets, HouseholdChanges changes) {
+    Labels(CameraRepository cameras, SecretStore secrets, Changes changes) {
         this.cameras = cameras;
         this.secrets = secrets;
         this.changes = changes;

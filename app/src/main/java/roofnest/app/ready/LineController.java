@@ -1,22 +1,19 @@
 package roofnest.app.ready;
 
-import java.util.Map;
 import java.util.Optional;
 
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-import jakarta.servlet.http.HttpServletResponse;
-
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
-import roofnest.app.household.HouseholdChanges;
+import roofnest.app.records.Changes;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.RouterRepository;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
 import roofnest.app.web.StaleEdit;
 import roofnest.core.promise.Stage;
 
@@ -24,10 +21,10 @@ import roofnest.core.promise.Stage;
 @Controller
 class LineController {
     private final Frames frames;
-    private final HouseholdChanges changes;
+    private final Changes changes;
     private final RouterRepository routers;
 
-    LineController(Frames frames, HouseholdChanges changes, RouterRepository routers) {
+    LineController(Frames frames, Changes changes, RouterRepository routers) {
         this.frames = frames;
         this.changes = changes;
         this.routers = routers;
@@ -39,22 +36,10 @@ class LineController {
     }
 
     @PostMapping("/households/{household}/ready/line")
-    String save(HouseholdRef ref, @RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
-        Form form = new Form(values);
+    String save(HouseholdRef ref, Form form, Model model) {
         Optional<RouterRepository.Router> router = RouterForm.read(form);
-        if (router.isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(ref, model, form);
-        }
-        try {
-            changes.run(ref, Stage.READY, () -> routers.save(ref.id(), router.get()));
-        } catch (StaleEdit stale) {
-            response.setStatus(HttpStatus.CONFLICT.value());
-            form.put("version", String.valueOf(stale.currentVersion()));
-            model.addAttribute("stale", stale.getMessage() + " What you typed is still here; save again to put it over theirs.");
-            return page(ref, model, form);
-        }
-        return "redirect:" + ref.path() + "/ready/line";
+        return form.save(() -> changes.run(ref, Stage.READY, () -> routers.save(ref.id(), router.orElseThrow())))
+                ? "redirect:" + ref.path() + "/ready/line" : page(ref, model, form);
     }
 
     private String page(HouseholdRef ref, Model model, Form form) {

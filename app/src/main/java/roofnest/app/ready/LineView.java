@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 
 import roofnest.app.household.Frame;
+import roofnest.app.records.RouterRepository;
 import roofnest.core.footage.MonthData;
 import roofnest.core.footage.Uplink;
 import roofnest.core.judge.Camera;

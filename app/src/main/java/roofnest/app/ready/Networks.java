@@ -8,9 +8,11 @@ import java.util.Set;
 import org.springframework.stereotype.Service;
 
 import roofnest.app.household.Frame;
-import roofnest.app.household.HouseholdChanges;
+import roofnest.app.records.Changes;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.NetworkRepository;
+import roofnest.app.records.RouterRepository;
 import roofnest.app.web.BadInput;
-import roofnest.app.web.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
@@ -24,11 +26,11 @@ import roofnest.core.scan.Scan;
 /** What is done to a house's networks: changes at the router noted, codes read, what a scan heard taken over. */
 @Service
 public class Networks {
-    private final HouseholdChanges changes;
+    private final Changes changes;
     private final NetworkRepository networks;
     private final RouterRepository routers;
 
-    Networks(HouseholdChanges changes, NetworkRepository networks, RouterRepository routers) {
+    Networks(Changes changes, NetworkRepository networks, RouterRepository routers) {
         this.changes = changes;
         this.networks = networks;
         this.routers = routers;
@@ -68,19 +70,8 @@ public class Networks {
     HomeNetwork takeCode(HouseholdRef ref, String text) {
         HomeNetwork read
                 = WifiCode.read(text).orElseThrow(() -> new BadInput("This is not the code of a Wi-Fi; its text starts with WIFI:."));
-        changes.run(ref, Stage.READY, () -> take(ref.id(), read, ref.by()));
+        changes.run(ref, Stage.READY, () -> networks.take(ref.id(), read, ref.by()));
         return read;
-    }
-
-    /** Writes down what is known of a network by its name; bands and the rest of one already written down stay. */
-    public void take(long householdId, HomeNetwork read, String by) {
-        Optional<NetworkRepository.NetworkRow> known
-                = networks.all(householdId).stream().filter(row -> row.name().equals(read.name())).findFirst();
-        HomeNetwork network = known.map(row -> new HomeNetwork(read.name(), read.password(), row.bands(),
-                read.security() == WifiSecurity.OPEN || row.security() == WifiSecurity.OPEN ? read.security() : row.security(),
-                row.hidden(), row.isolated())).orElse(read);
-        networks.save(householdId, known.map(NetworkRepository.NetworkRow::id).orElse(0L), network,
-                known.map(NetworkRepository.NetworkRow::version).orElse(0), by);
     }
 
     /** Bands and security of the cameras' network, as a scan heard them. */

@@ -7,6 +7,8 @@ import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import roofnest.app.web.StaleEdit;
+
 /** A firm's prices, currency and tax. */
 @Repository
 public class PriceBook {
@@ -16,25 +18,34 @@ public class PriceBook {
         this.jdbc = jdbc;
     }
 
-    public record Money(String currency, BigDecimal taxPercent) {
-        static final Money USUAL = new Money("EUR", BigDecimal.ZERO);
+    /** @param version for the next change; 0 while nothing was set */
+    public record Money(String currency, BigDecimal taxPercent, int version) {
+        static final Money USUAL = new Money("EUR", BigDecimal.ZERO, 0);
     }
 
     Money money(long firmId) {
-        return jdbc.sql("select currency, tax_percent from firm_money where firm_id = :firm").param("firm", firmId)
-                .query((row, n) -> new Money(row.getString("currency"), row.getBigDecimal("tax_percent"))).optional().orElse(Money.USUAL);
+        return jdbc.sql("select currency, tax_percent, version from firm_money where firm_id = :firm").param("firm", firmId)
+                .query((row, n) -> new Money(row.getString("currency"), row.getBigDecimal("tax_percent"), row.getInt("version"))).optional()
+                .orElse(Money.USUAL);
     }
 
+    /** Saves if nobody saved prices since the version that {@code money} carries. Prices that go with it are set after it. */
     public void setMoney(long firmId, Money money) {
-        jdbc.sql("""
-            insert into firm_money (firm_id, currency, tax_percent)
-            values (:firm, :currency, :tax)
-            on conflict (firm_id) do update set currency = excluded.currency, tax_percent = excluded.tax_percent
+        int rows = jdbc.sql("""
+            insert into firm_money (firm_id, currency, tax_percent, version)
+            values (:firm, :currency, :tax, 1)
+            on conflict (firm_id) do update
+            set currency = excluded.currency, tax_percent = excluded.tax_percent, version = firm_money.version + 1
+            where firm_money.version = :version
             """)
                 .param("firm", firmId)
                 .param("currency", money.currency())
                 .param("tax", money.taxPercent())
+                .param("version", money.version())
                 .update();
+        if (rows != 1) {
+            throw new StaleEdit("The price book", money.version(), money(firmId).version());
+        }
     }
 
     /** In hundredths, by the key of a kit line. */

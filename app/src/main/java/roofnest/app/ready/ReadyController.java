@@ -2,10 +2,8 @@ package roofnest.app.ready;
 
 import java.io.IOException;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
-import org.springframework.http.HttpStatus;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -16,16 +14,15 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-import jakarta.servlet.http.HttpServletResponse;
-
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
-import roofnest.app.household.HouseholdChanges;
+import roofnest.app.records.Changes;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.NetworkRepository;
 import roofnest.app.secrets.SecretStore;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
-import roofnest.app.web.PhotoCodes;
 import roofnest.app.web.NoSuchPage;
+import roofnest.app.web.PhotoCodes;
 import roofnest.app.web.StaleEdit;
 import roofnest.core.network.FitMatrix;
 import roofnest.core.network.HomeNetwork;
@@ -37,12 +34,12 @@ import roofnest.core.promise.Stage;
 @Controller
 class ReadyController {
     private final Frames frames;
-    private final HouseholdChanges changes;
+    private final Changes changes;
     private final NetworkRepository networks;
     private final Networks work;
     private final SecretStore secrets;
 
-    ReadyController(Frames frames, HouseholdChanges changes, NetworkRepository networks, Networks work, SecretStore secrets) {
+    ReadyController(Frames frames, Changes changes, NetworkRepository networks, Networks work, SecretStore secrets) {
         this.frames = frames;
         this.changes = changes;
         this.networks = networks;
@@ -57,29 +54,20 @@ class ReadyController {
     }
 
     @PostMapping("/households/{household}/ready/network")
-    String save(HouseholdRef ref, @RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
-        Form form = new Form(values);
+    String save(HouseholdRef ref, Form form, Model model) {
         int version = form.version();
         long id = form.has("network") ? form.whole("network", "the network", 0, Integer.MAX_VALUE, "networks")
                 : networks.find(ref.id()).map(NetworkRepository.NetworkRow::id).orElse(0L);
         ReadyView.Asked asked = ReadyView.Asked.of(id == 0 ? "new" : String.valueOf(id), List.of());
         Optional<HomeNetwork> read = NetworkForm.read(form, secrets.wifiPasswordForRules(ref.id(), id));
-        if (read.isPresent() && networks.all(ref.id()).stream().anyMatch(row -> row.id() != id && row.name().equals(read.get().name()))) {
-            form.fault("ssid", "The house has a network of this name already. Open that one to change it.");
-        }
-        if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(ref, model, form, asked);
-        }
-        try {
-            changes.run(ref, Stage.READY, () -> networks.save(ref.id(), id, read.orElseThrow(), version, ref.by()));
-        } catch (StaleEdit stale) {
-            response.setStatus(HttpStatus.CONFLICT.value());
-            form.put("version", String.valueOf(stale.currentVersion()));
-            model.addAttribute("stale", stale.getMessage() + " What you typed is still here; save again to put it over theirs.");
-            return page(ref, model, form, asked);
-        }
-        return toSheet(ref);
+        boolean saved = form.save(() -> changes.run(ref, Stage.READY, () -> {
+            if (networks.all(ref.id()).stream().anyMatch(row -> row.id() != id && row.name().equals(read.orElseThrow().name()))) {
+                form.fault("ssid", "The house has a network of this name already. Open that one to change it.");
+            } else {
+                networks.save(ref.id(), id, read.orElseThrow(), version, ref.by());
+            }
+        }));
+        return saved ? toSheet(ref) : page(ref, model, form, asked);
     }
 
     @PostMapping("/households/{household}/ready/networks/{network}/cameras")
@@ -107,9 +95,9 @@ class ReadyController {
         Frame frame = frames.frame(ref, Stage.READY);
         HomeNetwork now = frame.facts().network().orElseThrow(NoSuchPage::new);
         SafeCredentials safe = ReadyView.suggestion(frame, now);
-        int version = networks.find(ref.id()).orElseThrow(NoSuchPage::new).version();
+        NetworkRepository.NetworkRow row = networks.find(ref.id()).orElseThrow(NoSuchPage::new);
         changes.run(ref, Stage.READY,
-                () -> networks.save(ref.id(), now.withNameAndPassword(safe.name(), safe.password()), version, ref.by()));
+                () -> networks.save(ref.id(), row.id(), now.withNameAndPassword(safe.name(), safe.password()), row.version(), ref.by()));
         flash.addFlashAttribute("notice", "Noted. Set the router to this name and password, then rejoin what is listed below.");
         return toSheet(ref);
     }
@@ -117,7 +105,8 @@ class ReadyController {
     @PostMapping("/households/{household}/ready/reveal")
     @PreAuthorize("hasAuthority('REVEAL')")
     String reveal(HouseholdRef ref, RedirectAttributes flash) {
-        secrets.revealWifiPassword(ref, "shown at Ready").ifPresent(password -> flash.addFlashAttribute("wifiPassword", password));
+        networks.find(ref.id()).flatMap(row -> secrets.revealWifiPassword(ref.id(), row.id(), ref.by(), "shown at Ready"))
+                .ifPresent(password -> flash.addFlashAttribute("wifiPassword", password));
         return toSheet(ref);
     }
 
@@ -125,9 +114,9 @@ class ReadyController {
     @PostMapping("/households/{household}/ready/code")
     @PreAuthorize("hasAuthority('REVEAL')")
     String code(HouseholdRef ref, RedirectAttributes flash) {
-        HomeNetwork network = networks.homeNetwork(ref.id()).orElseThrow(NoSuchPage::new);
-        secrets.revealWifiPassword(ref, "shown as a code")
-                .ifPresent(password -> flash.addFlashAttribute("wifiCode", CodePicture.of(WifiCode.text(network))));
+        NetworkRepository.NetworkRow row = networks.find(ref.id()).orElseThrow(NoSuchPage::new);
+        secrets.revealWifiPassword(ref.id(), row.id(), ref.by(), "shown as a code").ifPresent(
+                password -> flash.addFlashAttribute("wifiCode", CodePicture.of(WifiCode.text(networks.withPassword(ref.id(), row)))));
         return toSheet(ref);
     }
 
@@ -149,16 +138,11 @@ class ReadyController {
     }
 
     @PostMapping("/households/{household}/ready/things")
-    String addThing(HouseholdRef ref, @RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
-        Form form = new Form(values);
+    String addThing(HouseholdRef ref, Form form, Model model) {
         String name = form.text("thing", "what else is on the Wi-Fi", 60);
         int howMany = form.whole("howMany", "how many", 1, 99, "things");
-        if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(ref, model, form, ReadyView.Asked.of("", List.of()));
-        }
-        changes.run(ref, Stage.READY, () -> networks.addOtherThing(ref.id(), name, howMany));
-        return toSheet(ref);
+        return form.save(() -> changes.run(ref, Stage.READY, () -> networks.addOtherThing(ref.id(), name, howMany)))
+                ? toSheet(ref) : page(ref, model, form, ReadyView.Asked.of("", List.of()));
     }
 
     private String page(HouseholdRef ref, Model model, Form form, ReadyView.Asked asked) {

@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 import roofnest.app.household.Frame;
+import roofnest.app.records.NetworkRepository;
 import roofnest.app.web.Form;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.DeviceModel;

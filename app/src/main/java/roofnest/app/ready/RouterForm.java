@@ -2,6 +2,7 @@ package roofnest.app.ready;
 
 import java.util.Optional;
 
+import roofnest.app.records.RouterRepository;
 import roofnest.app.web.Form;
 
 /** Reads what is known of the router. Addresses are given all four or not at all. */

@@ -6,14 +6,19 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
 
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-
-import roofnest.app.web.HouseholdRef;
+import org.springframework.transaction.annotation.Transactional;
 
 /** The sealed store of a household. Rules that only compare read silently; whatever a person gets to see is logged. */
 @Repository
 public class SecretStore {
+    private static final Logger LOG = LoggerFactory.getLogger(SecretStore.class);
+    /** The form of what a seal is bound to; seals of an older form are made anew as the application starts. */
+    private static final int SEAL = 2;
+
     private final JdbcClient jdbc;
     private final Sealer sealer;
     private final Clock clock;
@@ -28,72 +33,69 @@ public class SecretStore {
     public record Reveal(String what, String by, OffsetDateTime at) {}
 
     public void sealWifiPassword(long householdId, long networkId, String password, String by) {
-        seal(new Which(householdId, "WIFI_PASSWORD", null, networkId, null), password, by);
+        seal(Which.wifi(householdId, networkId), password, by);
     }
 
     public void sealCameraPassword(long householdId, long cameraId, String password, String by) {
-        seal(new Which(householdId, "CAMERA_PASSWORD", cameraId, null, null), password, by);
+        seal(Which.camera(householdId, cameraId), password, by);
     }
 
     /** The password that a device came with, from its sticker. */
     public void sealInitialPassword(long householdId, long cameraId, String password, String by) {
-        seal(new Which(householdId, "INITIAL_PASSWORD", cameraId, null, null), password, by);
+        seal(Which.initial(householdId, cameraId), password, by);
     }
 
-    /** For the rules, which judge a password without showing it: of the network that cameras join. */
-    public Optional<String> wifiPasswordForRules(long householdId) {
-        return camerasNetwork(householdId).flatMap(networkId -> wifiPasswordForRules(householdId, networkId));
+    public void sealHubPassword(long householdId, long hubId, String password, String by) {
+        seal(Which.hub(householdId, hubId), password, by);
     }
 
-    /** Of the network that cameras join. */
-    public Optional<String> revealWifiPassword(HouseholdRef ref, String why) {
-        return camerasNetwork(ref.id()).flatMap(networkId -> revealWifiPassword(ref, networkId, why));
-    }
-
-    private Optional<Long> camerasNetwork(long householdId) {
-        return jdbc.sql("select id from network where household_id = :householdId and for_cameras").param("householdId", householdId)
-                .query(Long.class).optional();
-    }
-
+    /** For the rules, which judge a password without showing it. */
     public Optional<String> wifiPasswordForRules(long householdId, long networkId) {
-        return open(new Which(householdId, "WIFI_PASSWORD", null, networkId, null));
+        return open(Which.wifi(householdId, networkId));
     }
 
-    public Optional<String> revealWifiPassword(HouseholdRef ref, long networkId, String why) {
-        Optional<String> password = wifiPasswordForRules(ref.id(), networkId);
-        password.ifPresent(p -> log(ref, "Wi-Fi password: " + why));
-        return password;
-    }
-
-    public Optional<String> revealCameraPassword(HouseholdRef ref, long cameraId, String cameraName, String why) {
-        Optional<String> password = open(new Which(ref.id(), "CAMERA_PASSWORD", cameraId, null, null));
-        password.ifPresent(p -> log(ref, "password of " + cameraName + ": " + why));
-        return password;
-    }
-
-    public Optional<String> revealInitialPassword(HouseholdRef ref, long cameraId, String cameraName, String why) {
-        Optional<String> password = open(new Which(ref.id(), "INITIAL_PASSWORD", cameraId, null, null));
-        password.ifPresent(p -> log(ref, "initial password of " + cameraName + ": " + why));
-        return password;
+    /** The same, of a sealed value that was read along with its network. */
+    public String openForRules(long householdId, long networkId, byte[] sealed) {
+        return sealer.open(sealed, Which.wifi(householdId, networkId).belongsTo());
     }
 
     /** For the rules, which compare it without showing it. */
     public Optional<String> initialPasswordForRules(long householdId, long cameraId) {
-        return open(new Which(householdId, "INITIAL_PASSWORD", cameraId, null, null));
+        return open(Which.initial(householdId, cameraId));
     }
 
-    public boolean hasInitialPassword(long householdId, long cameraId) {
-        return initialPasswordForRules(householdId, cameraId).isPresent();
+    /** Ids of the cameras whose initial password is in the store. */
+    public List<Long> withInitialPassword(long householdId) {
+        return jdbc.sql("select camera_id from secret where household_id = :householdId and kind = 'INITIAL_PASSWORD'")
+                .param("householdId", householdId)
+                .query(Long.class).list();
     }
 
-    public void sealHubPassword(long householdId, long hubId, String password, String by) {
-        seal(new Which(householdId, "HUB_PASSWORD", null, null, hubId), password, by);
+    public Optional<String> revealWifiPassword(long householdId, long networkId, String by, String why) {
+        return reveal(Which.wifi(householdId, networkId), "Wi-Fi password", by, why);
     }
 
-    public Optional<String> revealHubPassword(HouseholdRef ref, long hubId, String hubName, String why) {
-        Optional<String> password = open(new Which(ref.id(), "HUB_PASSWORD", null, null, hubId));
-        password.ifPresent(p -> log(ref, "password of " + hubName + ": " + why));
-        return password;
+    public Optional<String> revealCameraPassword(long householdId, long cameraId, String cameraName, String by, String why) {
+        return reveal(Which.camera(householdId, cameraId), "password of " + cameraName, by, why);
+    }
+
+    public Optional<String> revealHubPassword(long householdId, long hubId, String hubName, String by, String why) {
+        return reveal(Which.hub(householdId, hubId), "password of " + hubName, by, why);
+    }
+
+    /** A camera that leaves the house takes no password of its with it. */
+    public void forgetCamera(long householdId, long cameraId) {
+        jdbc.sql("delete from secret where household_id = :householdId and camera_id = :id")
+                .param("householdId", householdId)
+                .param("id", cameraId)
+                .update();
+    }
+
+    public void forgetHub(long householdId, long hubId) {
+        jdbc.sql("delete from secret where household_id = :householdId and hub_id = :id")
+                .param("householdId", householdId)
+                .param("id", hubId)
+                .update();
     }
 
     public List<Reveal> reveals(long householdId) {
@@ -108,10 +110,57 @@ public class SecretStore {
                 .list();
     }
 
+    /** Seals anew what was sealed to an older form of what it belongs to. */
+    @Transactional
+    public void renewSeals() {
+        record Old(long id, Which which, byte[] sealed) {}
+        List<Old> old = jdbc
+                .sql("select id, household_id, kind, camera_id, network_id, hub_id, sealed from secret where seal < :seal for update")
+                .param("seal", SEAL)
+                .query((row, n) -> new Old(row.getLong("id"),
+                        new Which(row.getLong("household_id"), Kind.valueOf(row.getString("kind")), row.getObject("camera_id", Long.class),
+                                row.getObject("network_id", Long.class), row.getObject("hub_id", Long.class)),
+                        row.getBytes("sealed")))
+                .list();
+        for (Old each : old) {
+            jdbc.sql("update secret set sealed = :sealed, seal = :seal where id = :id")
+                    .param("sealed", sealer.seal(sealer.open(each.sealed(), each.which().belongedTo()), each.which().belongsTo()))
+                    .param("seal", SEAL)
+                    .param("id", each.id())
+                    .update();
+        }
+        if (!old.isEmpty()) {
+            LOG.info("{} sealed passwords were sealed anew", old.size());
+        }
+    }
+
+    private enum Kind { WIFI_PASSWORD, CAMERA_PASSWORD, INITIAL_PASSWORD, HUB_PASSWORD }
+
     /** What a secret belongs to. */
-    private record Which(long householdId, String kind, Long cameraId, Long networkId, Long hubId) {
-        /** Bound into the seal, so that a sealed value moved to another household or kind does not open. */
-        private String belongsTo() {
+    private record Which(long householdId, Kind kind, Long cameraId, Long networkId, Long hubId) {
+        static Which wifi(long householdId, long networkId) {
+            return new Which(householdId, Kind.WIFI_PASSWORD, null, networkId, null);
+        }
+
+        static Which camera(long householdId, long cameraId) {
+            return new Which(householdId, Kind.CAMERA_PASSWORD, cameraId, null, null);
+        }
+
+        static Which initial(long householdId, long cameraId) {
+            return new Which(householdId, Kind.INITIAL_PASSWORD, cameraId, null, null);
+        }
+
+        static Which hub(long householdId, long hubId) {
+            return new Which(householdId, Kind.HUB_PASSWORD, null, null, hubId);
+        }
+
+        /** Bound into the seal, so that a sealed value moved to another household, kind, device or network does not open. */
+        String belongsTo() {
+            return belongedTo() + (networkId == null ? "" : " network " + networkId);
+        }
+
+        /** The first form, which did not tell one network of a household from another. */
+        String belongedTo() {
             return "household " + householdId + " " + kind + (cameraId == null ? "" : " camera " + cameraId)
                     + (hubId == null ? "" : " hub " + hubId);
         }
@@ -119,17 +168,18 @@ public class SecretStore {
 
     private void seal(Which which, String secret, String by) {
         jdbc.sql("""
-            insert into secret (household_id, kind, camera_id, network_id, hub_id, sealed, sealed_at, sealed_by)
-            values (:householdId, :kind, :cameraId, :networkId, :hubId, :sealed, :now, :by)
+            insert into secret (household_id, kind, camera_id, network_id, hub_id, sealed, seal, sealed_at, sealed_by)
+            values (:householdId, :kind, :cameraId, :networkId, :hubId, :sealed, :seal, :now, :by)
             on conflict (household_id, kind, coalesce(camera_id, 0), coalesce(network_id, 0), coalesce(hub_id, 0))
-            do update set sealed = excluded.sealed, sealed_at = excluded.sealed_at, sealed_by = excluded.sealed_by
+            do update set sealed = excluded.sealed, seal = excluded.seal, sealed_at = excluded.sealed_at, sealed_by = excluded.sealed_by
             """)
                 .param("householdId", which.householdId())
-                .param("kind", which.kind())
+                .param("kind", which.kind().name())
                 .param("cameraId", which.cameraId(), Types.BIGINT)
                 .param("networkId", which.networkId(), Types.BIGINT)
                 .param("hubId", which.hubId(), Types.BIGINT)
                 .param("sealed", sealer.seal(secret, which.belongsTo()))
+                .param("seal", SEAL)
                 .param("now", OffsetDateTime.now(clock))
                 .param("by", by)
                 .update();
@@ -142,7 +192,7 @@ public class SecretStore {
               and coalesce(network_id, 0) = coalesce(:networkId, 0) and coalesce(hub_id, 0) = coalesce(:hubId, 0)
             """)
                 .param("householdId", which.householdId())
-                .param("kind", which.kind())
+                .param("kind", which.kind().name())
                 .param("cameraId", which.cameraId(), Types.BIGINT)
                 .param("networkId", which.networkId(), Types.BIGINT)
                 .param("hubId", which.hubId(), Types.BIGINT)
@@ -150,15 +200,20 @@ public class SecretStore {
                 .map(sealed -> sealer.open(sealed, which.belongsTo()));
     }
 
-    private void log(HouseholdRef ref, String what) {
-        jdbc.sql("""
-            insert into secret_reveal (household_id, what, by_name, at)
-            values (:householdId, :what, :by, :now)
-            """)
-                .param("householdId", ref.id())
-                .param("what", what)
-                .param("by", ref.by())
-                .param("now", OffsetDateTime.now(clock))
-                .update();
+    private Optional<String> reveal(Which which, String what, String by, String why) {
+        Optional<String> secret = open(which);
+        secret.ifPresent(shown -> {
+            jdbc.sql("""
+                insert into secret_reveal (household_id, what, by_name, at)
+                values (:householdId, :what, :by, :now)
+                """)
+                    .param("householdId", which.householdId())
+                    .param("what", what + ": " + why)
+                    .param("by", by)
+                    .param("now", OffsetDateTime.now(clock))
+                    .update();
+            LOG.info("reveal household={} what=\"{}\" why=\"{}\" by=\"{}\"", which.householdId(), what, why, by);
+        });
+        return secret;
     }
 }

@@ -1,2 +1,2 @@
-/** Passwords of networks and cameras: sealed with a key outside the database, shown only by a logged act. */
+/** Passwords of networks and devices: sealed with a key outside the database, shown only by a logged act. A leaf. */
 package roofnest.app.secrets;

@@ -12,11 +12,13 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-import roofnest.app.brief.ResidentRepository;
-import roofnest.app.household.HouseholdRepository;
+import roofnest.app.records.AccessRepository;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.MailRepository;
+import roofnest.app.records.ResidentRepository;
 import roofnest.app.secrets.LinkTokens;
 import roofnest.app.web.BadInput;
-import roofnest.app.web.HouseholdRef;
 import roofnest.core.access.Access;
 
 /** Invitations: a link with an unguessable word, of which only the hash is kept, good once and for a while. */

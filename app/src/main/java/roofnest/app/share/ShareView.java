@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
-import roofnest.app.brief.ResidentRepository;
+import roofnest.app.records.ResidentRepository;
 import roofnest.app.household.Frame;
 import roofnest.core.access.Access;
 import roofnest.core.judge.Camera;

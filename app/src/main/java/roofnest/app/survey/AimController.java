@@ -17,9 +17,12 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-import roofnest.app.household.HouseholdChanges;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.Changes;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.JudgedHousehold;
+import roofnest.app.records.JudgedHouseholds;
 import roofnest.app.web.BadInput;
-import roofnest.app.web.HouseholdRef;
 import roofnest.core.judge.Camera;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.promise.Stage;
@@ -33,14 +36,16 @@ import roofnest.core.view.Zone;
 class AimController {
     private static final int MOST_ZONES = 8;
 
-    private final HouseholdChanges changes;
+    private final Changes changes;
     private final CameraRepository cameras;
     private final Boards boards;
+    private final JudgedHouseholds households;
 
-    AimController(HouseholdChanges changes, CameraRepository cameras, Boards boards) {
+    AimController(Changes changes, CameraRepository cameras, Boards boards, JudgedHouseholds households) {
         this.changes = changes;
         this.cameras = cameras;
         this.boards = boards;
+        this.households = households;
     }
 
     @ModelAttribute
@@ -70,35 +75,44 @@ class AimController {
     /** Saves a pose, unless somebody else saved the camera since this page took it. */
     @PutMapping("/pose")
     String savePose(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestBody Boards.Tried tried, Model model) {
-        Set<MaskCell> masked = cameras.get(ref.id(), cameraId).camera().masked();
-        changes.run(ref, Stage.SURVEY, () -> cameras.place(ref.id(), cameraId, tried.pose(), masked, tried.version()));
+        changes.run(ref, Stage.SURVEY, () -> cameras.aim(ref.id(), cameraId, tried.pose(), tried.version()));
         return live(ref, cameraId, tried.asked(), model);
     }
 
     /** Blacks out what shows a place that is promised never to be shown, or takes the mask off again. */
     @PostMapping("/mask")
     String mask(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam boolean on) {
-        CameraRepository.Record stored = cameras.get(ref.id(), cameraId);
-        Set<MaskCell> cells = on ? boards.masked(boards.facts(ref), stored) : Set.of();
-        changes.run(ref, Stage.SURVEY, () -> cameras.place(ref.id(), cameraId, stored.camera().pose(), cells, stored.version()));
+        JudgedHousehold household = households.of(ref.id());
+        CameraRepository.Record stored = household.camera(cameraId);
+        Set<MaskCell> cells = on ? boards.masked(household, stored.camera()) : Set.of();
+        changes.run(ref, Stage.SURVEY, () -> cameras.mask(ref.id(), cameraId, cells, stored.version()));
         return "redirect:" + ref.path() + "/survey?camera=" + cameraId;
     }
 
     @PutMapping("/cell")
     String cell(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestBody Cell asked, Model model) {
-        Camera camera = cameras.get(ref.id(), cameraId).camera();
-        Set<MaskCell> cells = new HashSet<>(camera.masked());
-        MaskCell cell = cell(camera, asked.cell());
-        if (!cells.remove(cell)) {
-            cells.add(cell);
-        }
-        changes.run(ref, Stage.SURVEY, () -> cameras.place(ref.id(), cameraId, camera.pose(), cells, asked.version()));
+        changes.run(ref, Stage.SURVEY, () -> {
+            Camera camera = cameras.get(ref.id(), cameraId).camera();
+            Set<MaskCell> cells = new HashSet<>(camera.masked());
+            MaskCell cell = cell(camera, asked.cell());
+            if (!cells.remove(cell)) {
+                cells.add(cell);
+            }
+            cameras.mask(ref.id(), cameraId, cells, asked.version());
+        });
         return live(ref, cameraId, Look.of(asked.look()), model);
     }
 
     @PutMapping("/zones")
     String zones(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestBody ZoneDrawn drawn, Model model) {
-        Camera camera = cameras.get(ref.id(), cameraId).camera();
+        changes.run(ref, Stage.SURVEY, () -> {
+            Camera camera = cameras.get(ref.id(), cameraId).camera();
+            cameras.zone(ref.id(), cameraId, zones(camera, drawn), drawn.version());
+        });
+        return live(ref, cameraId, Look.of(drawn.look()), model);
+    }
+
+    private static List<Zone> zones(Camera camera, ZoneDrawn drawn) {
         List<Zone> zones = new ArrayList<>(camera.zones());
         if (drawn.remove() != null) {
             if (drawn.remove() < 0 || drawn.remove() >= zones.size()) {
@@ -111,8 +125,7 @@ class AimController {
         if (zones.size() > MOST_ZONES) {
             throw new BadInput("A camera takes " + MOST_ZONES + " zones; take one out first.");
         }
-        changes.run(ref, Stage.SURVEY, () -> cameras.zone(ref.id(), cameraId, zones, drawn.version()));
-        return live(ref, cameraId, Look.of(drawn.look()), model);
+        return zones;
     }
 
     private static MaskCell cell(Camera camera, String name) {
@@ -147,7 +160,7 @@ class AimController {
     }
 
     private String live(HouseholdRef ref, long cameraId, Look look, Model model) {
-        model.addAttribute("live", boards.stored(boards.facts(ref), cameras.get(ref.id(), cameraId), look));
+        model.addAttribute("live", boards.stored(ref, cameraId, look));
         return "survey :: live";
     }
 }

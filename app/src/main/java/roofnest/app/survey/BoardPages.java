@@ -10,8 +10,9 @@ import org.springframework.ui.Model;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.models.Models;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.ReadingRepository;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
 import roofnest.core.promise.Stage;
 
 /** Puts the board's page together, for whichever controller answers with it. */
@@ -38,15 +39,9 @@ class BoardPages {
         model.addAttribute("form", form);
         model.addAttribute("look", look);
         model.addAttribute("householdPath", ref.path());
-        if (!model.containsAttribute("planFaults")) {
-            model.addAttribute("planFaults", List.of());
-        }
-        if (!model.containsAttribute("csvFaults")) {
-            model.addAttribute("csvFaults", List.of());
-        }
         model.addAttribute("models", models.of(ref.staff().firmId()));
         model.addAttribute("board", BoardView.of(frame, said.get("storey"), readings.records(ref.id()), variants.names(ref.id())));
-        boards.shown(ref, frame.facts(), number(said.get("camera")), look).ifPresent(live -> model.addAttribute("live", live));
+        boards.shown(frame.judged(), number(said.get("camera")), look).ifPresent(live -> model.addAttribute("live", live));
         return "survey";
     }
 

@@ -3,7 +3,9 @@ package roofnest.app.survey;
 import java.util.List;
 import java.util.Optional;
 
+import roofnest.app.drawing.PlanDrawing;
 import roofnest.app.household.Frame;
+import roofnest.app.records.ReadingRepository;
 import roofnest.core.judge.Camera;
 import roofnest.core.lang.Numbers;
 import roofnest.core.motion.Walker;

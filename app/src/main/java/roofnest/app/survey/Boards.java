@@ -1,71 +1,45 @@
 package roofnest.app.survey;
 
-import java.time.Clock;
-import java.time.LocalDate;
-import java.util.Collections;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
 import org.springframework.stereotype.Component;
 
-import roofnest.app.household.FactsLoader;
-import roofnest.app.household.HouseholdRepository;
-import roofnest.app.household.Judges;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.JudgedHousehold;
+import roofnest.app.records.JudgedHouseholds;
+import roofnest.app.watch.Metrics;
 import roofnest.app.web.BadInput;
-import roofnest.app.web.HouseholdRef;
-import roofnest.app.web.NoSuchPage;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
+import roofnest.core.judge.Judgement;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
 
-/** Boards as they are looked at: judged with the chosen camera where it is stored, or held somewhere else. */
+/** Boards as they are looked at: with the chosen camera where it is stored, or judged as if it were held somewhere else. */
 @Component
 class Boards {
-    private static final int HELD = 32;
-
-    private final FactsLoader loader;
-    private final HouseholdRepository households;
-    private final CameraRepository cameras;
-    private final Judges judges;
+    private final JudgedHouseholds households;
     private final Contouring contouring;
-    private final Clock clock;
-    private final Map<Long, Held> held = Collections.synchronizedMap(new LinkedHashMap<>(HELD, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Long, Held> eldest) {
-            return size() > HELD;
-        }
-    });
+    private final Metrics metrics;
 
-    Boards(
-            FactsLoader loader, HouseholdRepository households, CameraRepository cameras, Judges judges, Contouring contouring,
-            Clock clock) {
-        this.loader = loader;
+    Boards(JudgedHouseholds households, Contouring contouring, Metrics metrics) {
         this.households = households;
-        this.cameras = cameras;
-        this.judges = judges;
         this.contouring = contouring;
-        this.clock = clock;
+        this.metrics = metrics;
     }
 
-    /** A household as it was read when it had seen {@code changes} changes. */
-    private record Held(long changes, LocalDate today, HouseholdFacts facts, List<CameraRepository.Record> cameras) {}
-
-    /** Judges a pose that is only tried, on facts that are read anew when the household has changed. */
+    /** Judges a pose that is only tried. */
     LiveView tried(HouseholdRef ref, long cameraId, CameraPose pose, Look look) {
-        long changes = households.changes(ref.id());
-        Held now = held.get(ref.id());
-        if (now == null || now.changes() != changes || !now.today().equals(LocalDate.now(clock))) {
-            now = new Held(changes, LocalDate.now(clock), loader.load(ref.id()), cameras.records(ref.id()));
-            held.put(ref.id(), now);
-        }
-        CameraRepository.Record stored
-                = now.cameras().stream().filter(record -> record.id() == cameraId).findFirst().orElseThrow(NoSuchPage::new);
-        return live(now.facts(), stored.camera().withPose(pose), stored.version(), look, false);
+        JudgedHousehold now = planned(households.of(ref.id()));
+        CameraRepository.Record stored = now.camera(cameraId);
+        Camera held = stored.camera().withPose(pose);
+        HouseholdFacts facts = now.facts().withCamera(held);
+        Judgement judgement = metrics.judging(() -> now.judge().again(facts));
+        return LiveView.of(facts, now.judge(), judgement, held, stored.version(), look, false, contouring);
     }
 
     /** A pose as the page sends it: y counts downwards there. */
@@ -86,34 +60,36 @@ class Boards {
         }
     }
 
-    HouseholdFacts facts(HouseholdRef ref) {
-        return loader.load(ref.id());
+    /** The board of a camera as it is stored. */
+    LiveView stored(HouseholdRef ref, long cameraId, Look look) {
+        return stored(households.of(ref.id()), cameraId, look);
     }
 
-    LiveView stored(HouseholdFacts facts, CameraRepository.Record stored, Look look) {
-        return live(facts, stored.camera(), stored.version(), look, true);
+    private LiveView stored(JudgedHousehold household, long cameraId, Look look) {
+        JudgedHousehold now = planned(household);
+        CameraRepository.Record stored = now.camera(cameraId);
+        return LiveView.of(now.facts(), now.judge(), now.judgement(), stored.camera(), stored.version(), look, true, contouring);
     }
 
     /** The stored mask and the cells that still show what must not be shown. */
-    Set<MaskCell> masked(HouseholdFacts facts, CameraRepository.Record stored) {
-        Set<MaskCell> cells = new HashSet<>(stored.camera().masked());
-        cells.addAll(judges.of(facts).cellsShowing(facts, stored.camera()));
+    Set<MaskCell> masked(JudgedHousehold household, Camera camera) {
+        Set<MaskCell> cells = new HashSet<>(camera.masked());
+        cells.addAll(household.judge().cellsShowing(household.facts(), camera));
         return cells;
     }
 
     /** The camera asked for, else the first; empty without a plan or a camera. */
-    Optional<LiveView> shown(HouseholdRef ref, HouseholdFacts facts, Long cameraId, Look look) {
-        if (facts.plan().isEmpty() || facts.cameras().isEmpty()) {
+    Optional<LiveView> shown(JudgedHousehold household, Long cameraId, Look look) {
+        if (household.facts().plan().isEmpty() || household.cameras().isEmpty()) {
             return Optional.empty();
         }
-        long id = cameraId == null ? facts.cameras().get(0).id() : cameraId;
-        return Optional.of(stored(facts, cameras.get(ref.id(), id), look));
+        return Optional.of(stored(household, cameraId == null ? household.cameras().get(0).id() : cameraId, look));
     }
 
-    private LiveView live(HouseholdFacts facts, Camera camera, int version, Look look, boolean settled) {
-        if (facts.plan().isEmpty()) {
+    private static JudgedHousehold planned(JudgedHousehold household) {
+        if (household.facts().plan().isEmpty()) {
             throw new BadInput("The house has no plan yet.");
         }
-        return LiveView.of(facts.withCamera(camera), judges.of(facts), camera, version, look, settled, contouring);
+        return household;
     }
 }

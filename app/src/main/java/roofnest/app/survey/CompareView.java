@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
+import roofnest.app.drawing.PlanDrawing;
 import roofnest.core.judge.Judged;
 import roofnest.core.promise.Finding;
 import roofnest.core.promise.Standing;

@@ -11,6 +11,7 @@ import java.util.Optional;
 
 import org.springframework.stereotype.Component;
 
+import roofnest.app.drawing.Svg;
 import roofnest.core.catalogue.Band;
 import roofnest.core.judge.House;
 import roofnest.core.plan.HousePlan;

@@ -16,9 +16,9 @@ import org.springframework.web.multipart.MultipartFile;
 
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
-import roofnest.app.household.HouseholdChanges;
+import roofnest.app.records.Changes;
 import roofnest.app.web.BadInput;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanDocument;
@@ -32,7 +32,7 @@ class DrawController {
     private static final double USUAL_LATITUDE_DEG = 50;
 
     private final Frames frames;
-    private final HouseholdChanges changes;
+    private final Changes changes;
     private final PlanDrawers drawers;
     private final PlanSteps steps;
     private final UnderlayRepository underlays;
@@ -40,7 +40,7 @@ class DrawController {
     private final PlanDocument documents;
 
     DrawController(
-            Frames frames, HouseholdChanges changes, PlanDrawers drawers, PlanSteps steps, UnderlayRepository underlays, Underlays laying,
+            Frames frames, Changes changes, PlanDrawers drawers, PlanSteps steps, UnderlayRepository underlays, Underlays laying,
             PlanDocument documents) {
         this.frames = frames;
         this.changes = changes;

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
+import roofnest.app.drawing.PlanDrawing;
+import roofnest.app.drawing.Svg;
 import roofnest.core.lang.Numbers;
 import roofnest.core.plan.Area;
 import roofnest.core.plan.HousePlan;

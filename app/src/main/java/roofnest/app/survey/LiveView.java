@@ -8,6 +8,10 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
+import roofnest.app.drawing.PictureView;
+import roofnest.app.drawing.Readout;
+import roofnest.app.drawing.PlanDrawing;
+import roofnest.app.drawing.Svg;
 import roofnest.app.web.PromiseLine;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.MotionSpec;
@@ -57,8 +61,6 @@ public record LiveView(
 
     public record OtherCamera(String name, double x, double y, double headingDeg) {}
 
-    public record Readout(String what, String value) {}
-
     /** @param kind {@code zone} or {@code masked} */
     public record GroundPatch(String kind, String name, String path) {}
 
@@ -71,11 +73,10 @@ public record LiveView(
      * @param at the chosen camera as it is being tried, already in {@code facts}
      * @param settled whether that is how it is stored; only then is it worked out what masking would cost
      */
-    static LiveView of(HouseholdFacts facts, HouseholdJudge judge, Camera at, int version, Look look, boolean settled,
+    static LiveView of(HouseholdFacts facts, HouseholdJudge judge, Judgement judgement, Camera at, int version, Look look, boolean settled,
             Contouring contouring) {
         House house = judge.house().orElseThrow();
         HousePlan plan = house.plan();
-        Judgement judgement = judge.again(facts);
         Eye eye = house.eye(at.model().lens(), at.pose());
         Band band = look.band().orElse(HouseholdJudge.bandOf(at, facts));
         Contouring.Drawn contours = contouring.of(house, band, at.model().radio().eirpDbm(), look.mapHeightM().orElse(at.pose().heightM()));

@@ -9,7 +9,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 import roofnest.app.web.BadInput;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRef;
 import roofnest.core.document.DocumentFault;
 import roofnest.core.plan.EditRefused;
 import roofnest.core.plan.HousePlan;

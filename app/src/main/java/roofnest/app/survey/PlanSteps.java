@@ -7,8 +7,8 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import roofnest.app.records.HouseholdRepository;
 import roofnest.app.web.BadInput;
-import roofnest.app.web.StaleEdit;
 
 /**
  * A household's plan with every step that led to it. The household points at the step that stands; undoing and redoing
@@ -20,10 +20,12 @@ public class PlanSteps {
     private static final int KEPT = 200;
 
     private final JdbcClient jdbc;
+    private final HouseholdRepository households;
     private final Clock clock;
 
-    PlanSteps(JdbcClient jdbc, Clock clock) {
+    PlanSteps(JdbcClient jdbc, HouseholdRepository households, Clock clock) {
         this.jdbc = jdbc;
+        this.households = households;
         this.clock = clock;
     }
 
@@ -108,19 +110,8 @@ public class PlanSteps {
     }
 
     private void stand(long householdId, int n, int version) {
-        int rows = jdbc.sql("""
-            update household
-            set plan = s.document, plan_step = s.n, plan_version = plan_version + 1
-            from plan_step s
-            where household.id = :id and s.household_id = :id and s.n = :n and plan_version = :version
-            """)
-                .param("id", householdId)
-                .param("n", n)
-                .param("version", version)
-                .update();
-        if (rows != 1) {
-            int now = jdbc.sql("select plan_version from household where id = :id").param("id", householdId).query(Integer.class).single();
-            throw new StaleEdit("The plan", version, now);
-        }
+        String document = jdbc.sql("select document::text from plan_step where household_id = :id and n = :n")
+                .param("id", householdId).param("n", n).query(String.class).single();
+        households.standPlan(householdId, document, n, version);
     }
 }

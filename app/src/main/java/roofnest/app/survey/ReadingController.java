@@ -3,9 +3,7 @@ package roofnest.app.survey;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Map;
 
-import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -16,11 +14,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
-import jakarta.servlet.http.HttpServletResponse;
-
-import roofnest.app.household.HouseholdChanges;
+import roofnest.app.records.Changes;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.ReadingRepository;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
 import roofnest.app.web.ImportRefused;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.catalogue.Band;
@@ -32,18 +29,17 @@ import roofnest.core.radio.Reading;
 @Controller
 class ReadingController {
     private final ReadingRepository readings;
-    private final HouseholdChanges changes;
+    private final Changes changes;
     private final BoardPages pages;
 
-    ReadingController(ReadingRepository readings, HouseholdChanges changes, BoardPages pages) {
+    ReadingController(ReadingRepository readings, Changes changes, BoardPages pages) {
         this.readings = readings;
         this.changes = changes;
         this.pages = pages;
     }
 
     @PostMapping("/households/{household}/survey/readings")
-    String add(HouseholdRef ref, @RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
-        Form form = new Form(values);
+    String add(HouseholdRef ref, Form form, Model model) {
         double x = form.decimal("readX", "x,", -500, 500, "m");
         double y = form.decimal("readY", "y,", -500, 500, "m");
         double z = form.decimal("readHeight", "the height,", -20, 60, "m");
@@ -51,27 +47,28 @@ class ReadingController {
         boolean bars = form.raw("readAs").equals("bars");
         double value = bars ? form.whole("readValue", "how many bars,", 0, 4, "bars")
                 : form.decimal("readValue", "the signal,", -100, -10, "dBm");
-        if (form.ok() && readings.of(ref.id()).size() >= ReadingRepository.MOST) {
-            form.fault("readValue", "A house takes " + ReadingRepository.MOST + " readings; take some out first.");
-        }
-        if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return pages.board(ref, form, values, model);
-        }
-        SpacePoint at = new SpacePoint(x, y, z);
-        Reading reading = bars ? Reading.ofBars(at, band, (int) value) : Reading.ofFigure(at, band, value);
-        changes.run(ref, Stage.SURVEY, () -> readings.add(ref.id(), reading, ref.by()));
-        return back(ref, values);
+        boolean saved = form.save(() -> {
+            SpacePoint at = new SpacePoint(x, y, z);
+            Reading reading = bars ? Reading.ofBars(at, band, (int) value) : Reading.ofFigure(at, band, value);
+            changes.run(ref, Stage.SURVEY, () -> {
+                if (readings.count(ref.id()) >= ReadingRepository.MOST) {
+                    form.fault("readValue", "A house takes " + ReadingRepository.MOST + " readings; take some out first.");
+                } else {
+                    readings.add(ref.id(), List.of(reading), ref.by());
+                }
+            });
+        });
+        return saved ? back(ref, form) : pages.board(ref, form, form.values(), model);
     }
 
     @PostMapping("/households/{household}/survey/readings/{reading}/remove")
-    String remove(HouseholdRef ref, @PathVariable("reading") long id, @RequestParam Map<String, String> values) {
+    String remove(HouseholdRef ref, @PathVariable("reading") long id, Form form) {
         changes.run(ref, Stage.SURVEY, () -> {
             if (!readings.remove(ref.id(), id)) {
                 throw new NoSuchPage();
             }
         });
-        return back(ref, values);
+        return back(ref, form);
     }
 
     @GetMapping("/households/{household}/survey/readings.csv")
@@ -82,21 +79,18 @@ class ReadingController {
     }
 
     @PostMapping("/households/{household}/survey/readings.csv")
-    String importCsv(HouseholdRef ref, @RequestParam("readings") MultipartFile file, @RequestParam Map<String, String> values, Model model,
-            HttpServletResponse response) throws IOException {
-        Form form = new Form(values);
-        try {
+    String importCsv(HouseholdRef ref, @RequestParam("readings") MultipartFile file, Form form, Model model) throws IOException {
+        boolean saved = form.bring("csv", () -> {
             List<Reading> read = read(file);
-            if (read.size() + readings.of(ref.id()).size() > ReadingRepository.MOST) {
-                throw new ImportRefused(List.of("A house takes " + ReadingRepository.MOST + " readings; with these it would have more."));
-            }
-            changes.run(ref, Stage.SURVEY, () -> read.forEach(reading -> readings.add(ref.id(), reading, ref.by())));
-            return back(ref, values);
-        } catch (ImportRefused refused) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            model.addAttribute("csvFaults", refused.faults());
-            return pages.board(ref, form, values, model);
-        }
+            changes.run(ref, Stage.SURVEY, () -> {
+                if (read.size() + readings.count(ref.id()) > ReadingRepository.MOST) {
+                    form.fault("csv", "A house takes " + ReadingRepository.MOST + " readings; with these it would have more.");
+                } else {
+                    readings.add(ref.id(), read, ref.by());
+                }
+            });
+        });
+        return saved ? back(ref, form) : pages.board(ref, form, form.values(), model);
     }
 
     private static List<Reading> read(MultipartFile file) throws IOException, ImportRefused {
@@ -106,7 +100,7 @@ class ReadingController {
         return ReadingsCsv.read(new String(file.getBytes(), StandardCharsets.UTF_8));
     }
 
-    private static String back(HouseholdRef ref, Map<String, String> values) {
-        return "redirect:" + ref.path() + "/survey?panel=signal" + BoardPages.cameraParameter(values);
+    private static String back(HouseholdRef ref, Form form) {
+        return "redirect:" + ref.path() + "/survey?panel=signal" + BoardPages.cameraParameter(form.values());
     }
 }

@@ -18,9 +18,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
 
+import roofnest.app.drawing.PlanDrawing;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Storey;
@@ -85,7 +86,7 @@ class SheetController {
         HousePlan plan = frame.facts().plan().orElseThrow(NoSuchPage::new);
         Storey storey = Optional.ofNullable(said.get("storey")).flatMap(plan::storey).orElse(plan.storeys().get(0));
         Look look = Look.of(said);
-        Optional<LiveView> live = boards.shown(ref, frame.facts(), BoardPages.number(said.get("camera")), look);
+        Optional<LiveView> live = boards.shown(frame.judged(), BoardPages.number(said.get("camera")), look);
         if (what.equals("picture") && live.isEmpty()) {
             throw new NoSuchPage();
         }

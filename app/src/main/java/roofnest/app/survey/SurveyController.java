@@ -3,9 +3,9 @@ package roofnest.app.survey;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicLong;
 
 import org.springframework.core.io.ClassPathResource;
-import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -16,29 +16,29 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-import jakarta.servlet.http.HttpServletResponse;
-
 import roofnest.app.household.Frames;
-import roofnest.app.household.HouseholdChanges;
-import roofnest.app.household.HouseholdRepository;
 import roofnest.app.models.Models;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.Changes;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.HouseholdRepository;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.web.ImportRefused;
 import roofnest.app.web.NoSuchPage;
+import roofnest.core.document.DocumentRefused;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.pairing.CameraName;
 import roofnest.core.plan.GeoJson;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanDocument;
-import roofnest.core.document.DocumentRefused;
 import roofnest.core.promise.Stage;
 
 /** The board: its page, cameras put on it, plans brought in and taken out. */
 @Controller
 class SurveyController {
     private final Frames frames;
-    private final HouseholdChanges changes;
+    private final Changes changes;
     private final HouseholdRepository households;
     private final CameraRepository cameras;
     private final Models models;
@@ -47,7 +47,7 @@ class SurveyController {
     private final BoardPages pages;
 
     SurveyController(
-            Frames frames, HouseholdChanges changes, HouseholdRepository households, CameraRepository cameras, Models models,
+            Frames frames, Changes changes, HouseholdRepository households, CameraRepository cameras, Models models,
             PlanDocument plans, PlanSteps steps, BoardPages pages) {
         this.frames = frames;
         this.changes = changes;
@@ -65,8 +65,7 @@ class SurveyController {
     }
 
     @PostMapping("/households/{household}/survey/cameras")
-    String add(HouseholdRef ref, @RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
-        Form form = new Form(values);
+    String add(HouseholdRef ref, Form form, Model model) {
         HouseholdFacts facts = frames.frame(ref, Stage.SURVEY).facts();
         if (models.find(ref.staff().firmId(), form.raw("model")).isEmpty()) {
             form.fault("model", "Choose a model.");
@@ -74,34 +73,37 @@ class SurveyController {
         if (facts.plan().isEmpty()) {
             form.fault("model", "Draw or import the house's plan first; a camera needs a place on it.");
         }
-        if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return pages.board(ref, form, Map.of(), model);
-        }
-        String name = CameraName.suggest(
-                facts.plan().get().places().isEmpty() ? "new" : facts.plan().get().places().get(0).name(),
-                facts.cameras().stream().map(Camera::name).toList());
-        long id = changes.make(ref, Stage.SURVEY, () -> cameras.add(
-                ref.id(), name, form.raw("model"), FirstPose.on(facts.plan().get()), Camera.Settings.DEFAULT));
-        return "redirect:" + ref.path() + "/survey?camera=" + id;
+        AtomicLong added = new AtomicLong();
+        boolean saved = form.save(() -> added.set(changes.make(ref, Stage.SURVEY, () -> {
+            HousePlan plan = facts.plan().orElseThrow();
+            String place = plan.places().isEmpty() ? "new" : plan.places().get(0).name();
+            String name = CameraName.suggest(place, cameras.of(ref.id()).stream().map(Camera::name).toList());
+            return cameras.add(ref.id(), name, form.raw("model"), FirstPose.on(plan), Camera.Settings.DEFAULT);
+        })));
+        return saved ? "redirect:" + ref.path() + "/survey?camera=" + added.get() : pages.board(ref, form, Map.of(), model);
     }
 
     @PostMapping("/households/{household}/survey/plan")
-    String importPlan(
-            HouseholdRef ref, @RequestParam("plan") MultipartFile file, Model model, HttpServletResponse response, RedirectAttributes flash)
+    String importPlan(HouseholdRef ref, @RequestParam("plan") MultipartFile file, Form form, Model model, RedirectAttributes flash)
             throws IOException {
-        try {
+        boolean saved = form.bring("plan", () -> {
             String document = new String(file.getBytes(), StandardCharsets.UTF_8);
-            HousePlan plan = document.contains("\"FeatureCollection\"") ? new GeoJson(plans).read(document) : plans.read(document);
-            String checked = plans.write(plan);
+            String checked = plans.write(read(document));
             changes.run(ref, Stage.SURVEY,
                     () -> steps.take(ref.id(), checked, "a plan brought in", ref.by(), steps.state(ref.id()).version()));
-            flash.addFlashAttribute("notice", "The plan was read and every promise judged on it.");
-            return "redirect:" + ref.path() + "/survey";
+        });
+        if (!saved) {
+            return pages.board(ref, form, Map.of(), model);
+        }
+        flash.addFlashAttribute("notice", "The plan was read and every promise judged on it.");
+        return "redirect:" + ref.path() + "/survey";
+    }
+
+    private HousePlan read(String document) throws ImportRefused {
+        try {
+            return document.contains("\"FeatureCollection\"") ? new GeoJson(plans).read(document) : plans.read(document);
         } catch (DocumentRefused refused) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            model.addAttribute("planFaults", refused.faults().stream().map(Object::toString).toList());
-            return pages.board(ref, Form.empty(), Map.of(), model);
+            throw new ImportRefused(refused.faults().stream().map(Object::toString).toList());
         }
     }
 

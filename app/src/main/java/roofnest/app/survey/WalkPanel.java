@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
+import roofnest.app.drawing.Readout;
+import roofnest.app.drawing.Svg;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.House;
 import roofnest.core.lang.Numbers;
@@ -25,7 +27,7 @@ import roofnest.core.view.PictureShape;
  * @param ticks one for each second
  * @param marks where it notices them, and where the first kept frame has them
  */
-record WalkPanel(String path, double walkS, List<Leg> legs, List<Tick> ticks, List<Mark> marks, List<LiveView.Readout> figures,
+record WalkPanel(String path, double walkS, List<Leg> legs, List<Tick> ticks, List<Mark> marks, List<Readout> figures,
         List<Frame> frames) {
     private static final int STEPS_A_FRAME = 2;
     private static final double TICK_M = 0.35;
@@ -95,16 +97,16 @@ record WalkPanel(String path, double walkS, List<Leg> legs, List<Tick> ticks, Li
         return new Mark(moment.point().xM(), -moment.point().yM(), kind, words);
     }
 
-    private static List<LiveView.Readout> figures(WalkTest.Capture capture) {
-        List<LiveView.Readout> figures = new ArrayList<>();
-        figures.add(new LiveView.Readout("the walk takes", Unit.SECONDS.format(capture.walkS())));
-        figures.add(new LiveView.Readout("noticed after",
+    private static List<Readout> figures(WalkTest.Capture capture) {
+        List<Readout> figures = new ArrayList<>();
+        figures.add(new Readout("the walk takes", Unit.SECONDS.format(capture.walkS())));
+        figures.add(new Readout("noticed after",
                 capture.triggerS().isPresent() ? Unit.SECONDS.format(capture.triggerS().getAsDouble()) : "never"));
-        figures.add(new LiveView.Readout("first kept frame",
+        figures.add(new Readout("first kept frame",
                 capture.firstFrameS().isPresent() ? Unit.SECONDS.format(capture.firstFrameS().getAsDouble()) : "none"));
-        figures.add(new LiveView.Readout("best kept", capture.bestDensityPxPerM() == 0 ? "no face"
+        figures.add(new Readout("best kept", capture.bestDensityPxPerM() == 0 ? "no face"
                 : Unit.PX_PER_M.format(capture.bestDensityPxPerM()) + ", face from " + Unit.DEGREES.format(capture.bestFaceAngleDeg())));
-        figures.add(new LiveView.Readout("kept at recognise or better", Numbers.fixed(capture.secondsAtLevel(), 1) + " s"));
+        figures.add(new Readout("kept at recognise or better", Numbers.fixed(capture.secondsAtLevel(), 1) + " s"));
         return figures;
     }
 

@@ -1,9 +1,7 @@
 package roofnest.app.tune;
 
 import java.util.List;
-import java.util.Map;
 
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -11,14 +9,12 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-import jakarta.servlet.http.HttpServletResponse;
-
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
-import roofnest.app.household.HouseholdChanges;
-import roofnest.app.survey.CameraRepository;
+import roofnest.app.records.Changes;
+import roofnest.app.records.CameraRepository;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.StaleEdit;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.judge.Camera;
@@ -27,10 +23,10 @@ import roofnest.core.promise.Stage;
 @Controller
 class TuneController {
     private final Frames frames;
-    private final HouseholdChanges changes;
+    private final Changes changes;
     private final CameraRepository cameras;
 
-    TuneController(Frames frames, HouseholdChanges changes, CameraRepository cameras) {
+    TuneController(Frames frames, Changes changes, CameraRepository cameras) {
         this.frames = frames;
         this.changes = changes;
         this.cameras = cameras;
@@ -43,25 +39,11 @@ class TuneController {
 
     @PostMapping("/households/{household}/tune/{camera}")
     String save(
-            HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam Map<String, String> values, Model model,
-            HttpServletResponse response) {
-        Form form = new Form(values);
-        CameraRepository.Record record = cameras.get(ref.id(), cameraId);
+            HouseholdRef ref, @PathVariable("camera") long cameraId, Form form, Model model) {
         int version = form.version();
-        Camera.Settings settings = read(form, record.camera().model());
-        if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(ref, cameraId, model, form);
-        }
-        try {
-            changes.run(ref, Stage.TUNE, () -> cameras.tune(ref.id(), cameraId, settings, null, version));
-        } catch (StaleEdit stale) {
-            response.setStatus(HttpStatus.CONFLICT.value());
-            model.addAttribute("stale", stale.getMessage() + " What you typed is still here; save again to put it over theirs.");
-            form.put("version", String.valueOf(stale.currentVersion()));
-            return page(ref, cameraId, model, form);
-        }
-        return "redirect:" + ref.path() + "/tune?camera=" + cameraId;
+        Camera.Settings settings = read(form, cameras.get(ref.id(), cameraId).camera().model());
+        return form.save(() -> changes.run(ref, Stage.TUNE, () -> cameras.tune(ref.id(), cameraId, settings, null, version)))
+                ? "redirect:" + ref.path() + "/tune?camera=" + cameraId : page(ref, cameraId, model, form);
     }
 
     private static Camera.Settings read(Form form, DeviceModel model) {
@@ -77,7 +59,7 @@ class TuneController {
 
     private String page(HouseholdRef ref, Long cameraId, Model model, Form form) {
         Frame frame = frames.frame(ref, Stage.TUNE, model);
-        List<CameraRepository.Record> all = cameras.records(ref.id());
+        List<CameraRepository.Record> all = frame.cameras();
         model.addAttribute("form", form);
         model.addAttribute("cameras", all);
         all.stream().filter(record -> cameraId == null || record.id() == cameraId).findFirst()

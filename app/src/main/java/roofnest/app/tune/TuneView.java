@@ -7,7 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 
 import roofnest.app.household.Frame;
-import roofnest.app.survey.CameraRepository;
+import roofnest.app.records.CameraRepository;
 import roofnest.core.footage.Retention;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdJudge;

@@ -12,7 +12,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.web.BadInput;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.web.Form;
+import roofnest.app.records.HouseholdRef;
 import roofnest.core.promise.Stage;
 
 /** A household's visit on the day: what hands are on, what goes on by itself, what to do now. */
@@ -30,26 +31,30 @@ class DayController {
 
     @GetMapping("/households/{household}/day")
     String day(HouseholdRef ref, Model model) {
+        return page(ref, Form.empty(), model);
+    }
+
+    private String page(HouseholdRef ref, Form form, Model model) {
         Frame frame = frames.frame(ref, Stage.READY, model);
-        Optional<Visits.Open> open = visits.open(ref);
-        model.addAttribute("day", open.map(visit -> DayView.of(visit, clock.getZone())).orElse(null));
+        model.addAttribute("form", form);
+        model.addAttribute("day", visits.open(ref).map(visit -> DayView.of(visit, clock.getZone())).orElse(null));
         model.addAttribute("cameras", frame.facts().cameras().size());
         return "day";
     }
 
     @PostMapping("/households/{household}/day/start")
-    String start(HouseholdRef ref, @RequestParam(defaultValue = "1") int installers) {
+    String start(HouseholdRef ref, @RequestParam(defaultValue = "1") int installers, Form form, Model model) {
         if (installers < 1 || installers > 2) {
             throw new BadInput("One or two installers.");
         }
-        visits.start(ref, frames.frame(ref, Stage.READY), installers);
-        return toDay(ref);
+        return form.save(() -> visits.start(ref, frames.frame(ref, Stage.READY), installers)) ? toDay(ref) : page(ref, form, model);
     }
 
+    /** @param seen how far the page showed the task to be */
     @PostMapping("/households/{household}/day/mark")
-    String mark(HouseholdRef ref, @RequestParam(defaultValue = "") String task, @RequestParam(defaultValue = "BEGIN") Visits.Step to) {
-        visits.mark(ref, task, to);
-        return toDay(ref);
+    String mark(HouseholdRef ref, @RequestParam(defaultValue = "") String task, @RequestParam(defaultValue = "BEGIN") Visits.Step to,
+            @RequestParam(required = false) Visits.State seen, Form form, Model model) {
+        return form.save(() -> visits.mark(ref, task, to, Optional.ofNullable(seen))) ? toDay(ref) : page(ref, form, model);
     }
 
     @PostMapping("/households/{household}/day/over")

@@ -27,9 +27,13 @@ record DayView(
     private static final int SHOWN = 5;
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm");
 
-    /** @param offWords of the button that lets go of it @param canBegin whether all that it waits for is over */
+    /**
+     * @param offWords of the button that lets go of it
+     * @param canBegin whether all that it waits for is over
+     * @param seen how far its taps are, for telling whether somebody else marked it since
+     */
     record Card(String id, String what, String row, String when, String needs, String offWords, boolean overdue, boolean canBegin,
-            boolean tapped) {}
+            boolean tapped, String seen) {}
 
     static DayView of(Visits.Open open, ZoneId zone) {
         Day day = open.day();
@@ -70,17 +74,19 @@ record DayView(
         String when = left > 0 ? "until about " + clock(open, zone, running.untilMinute()) + ", " + left + " min"
                 : "should be over since " + clock(open, zone, running.untilMinute()) + ": look at it";
         Card card = card(open, zone, running.task(), when);
-        return new Card(card.id(), card.what(), card.row(), when, "", "", left <= 0, false, true);
+        return new Card(card.id(), card.what(), card.row(), when, "", "", left <= 0, false, true, card.seen());
     }
 
     private static Card card(Visits.Open open, ZoneId zone, Task task, String when) {
         Task planned = open.rows().stream().map(row -> row.planned().task()).filter(each -> each.id().equals(task.id())).findFirst()
                 .orElse(task);
         boolean canBegin = planned.after().stream().allMatch(id -> open.marks().get(id).done().isPresent());
-        boolean tapped = open.rows().stream().anyMatch(row -> row.planned().task().id().equals(task.id()) && row.begunAt() != null);
+        Visits.State state = open.rows().stream().filter(row -> row.planned().task().id().equals(task.id())).findFirst().map(Visits::state)
+                .orElse(Visits.State.OPEN);
         return new Card(task.id(), task.what(), task.row(), when,
                 task.needs().stream().sorted().map(need -> need.name().toLowerCase(Locale.ROOT)).collect(Collectors.joining(" and ")),
-                planned.handsFreeMinutes() > 0 ? "Hands off, it goes on by itself" : "Done", false, canBegin, tapped);
+                planned.handsFreeMinutes() > 0 ? "Hands off, it goes on by itself" : "Done", false, canBegin, state != Visits.State.OPEN,
+                state.name());
     }
 
     private static int span(Visits.Open open) {

@@ -3,9 +3,7 @@ package roofnest.app.visit;
 import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.LocalDate;
-import java.util.Map;
 
-import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -15,12 +13,10 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-import jakarta.servlet.http.HttpServletResponse;
-
 import net.fortuna.ical4j.model.component.VEvent;
 
 import roofnest.app.firm.Staff;
-import roofnest.app.household.HouseholdRepository;
+import roofnest.app.records.HouseholdRepository;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.CalendarFile;
 import roofnest.app.web.Form;
@@ -40,27 +36,21 @@ class RoundController {
     }
 
     @GetMapping("/round")
-    String round(@AuthenticationPrincipal Staff staff, @RequestParam Map<String, String> values, Model model) {
-        return page(staff, day(values), new Form(values), model);
+    String round(@AuthenticationPrincipal Staff staff, Form form, Model model) {
+        return page(staff, day(form), form, model);
     }
 
     @PostMapping("/round")
-    String save(@AuthenticationPrincipal Staff staff, @RequestParam Map<String, String> values, Model model, HttpServletResponse response) {
-        Form form = new Form(values);
-        LocalDate day = day(values);
-        rounds.save(staff, day, form);
-        if (!form.ok()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return page(staff, day, form, model);
-        }
-        return "redirect:/round?on=" + day;
+    String save(@AuthenticationPrincipal Staff staff, Form form, Model model) {
+        LocalDate day = day(form);
+        return form.save(() -> rounds.save(staff, day, form)) ? "redirect:/round?on=" + day : page(staff, day, form, model);
     }
 
     /** Puts a household of the firm on a day. */
     @PostMapping("/round/book")
-    String book(@AuthenticationPrincipal Staff staff, @RequestParam Map<String, String> values) {
-        LocalDate day = day(values);
-        String id = values.getOrDefault("household", "");
+    String book(@AuthenticationPrincipal Staff staff, Form form) {
+        LocalDate day = day(form);
+        String id = form.raw("household");
         if (!id.matches("[0-9]{1,18}")) {
             throw new BadInput("Choose a household first.");
         }
@@ -69,10 +59,10 @@ class RoundController {
     }
 
     @GetMapping("/round.ics")
-    ResponseEntity<String> file(@AuthenticationPrincipal Staff staff, @RequestParam Map<String, String> values) {
-        LocalDate day = day(values);
+    ResponseEntity<String> file(@AuthenticationPrincipal Staff staff, Form form) {
+        LocalDate day = day(form);
         CalendarFile file = new CalendarFile("Round", clock);
-        for (Round.Visit visit : rounds.plan(staff, day, Rounds.departing(new Form(values))).round().visits()) {
+        for (Round.Visit visit : rounds.plan(staff, day, Rounds.departing(form)).round().visits()) {
             file.add(new VEvent(RoundView.moment(day, visit.beginMinute()), RoundView.moment(day, visit.endMinute()), visit.stop().name()),
                     "round-" + visit.stop().id() + "-" + day,
                     visit.travelMinutes() + " min on the road before.");
@@ -88,9 +78,9 @@ class RoundController {
     }
 
     /** Today when no day is asked for, or none that is one. */
-    private LocalDate day(Map<String, String> values) {
+    private LocalDate day(Form form) {
         try {
-            LocalDate asked = LocalDate.parse(values.getOrDefault("on", ""));
+            LocalDate asked = LocalDate.parse(form.raw("on"));
             return asked.getYear() >= 2000 && asked.getYear() <= 2100 ? asked : LocalDate.now(clock);
         } catch (DateTimeException e) {
             return LocalDate.now(clock);

@@ -8,6 +8,7 @@ import java.util.Optional;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Whose turn it is on a day, when somebody is at home, and how far apart the firm's households are. */
 @Repository
@@ -42,10 +43,11 @@ public class RoundRepository {
                 .list();
     }
 
-    /** Puts a household of the firm on a day. @return whether it is one of the firm's */
-    boolean book(long firmId, long householdId, LocalDate day) {
-        return jdbc.sql("update household set due_on = :day where id = :id and firm_id = :firm").param("day", day).param("id", householdId)
-                .param("firm", firmId).update() == 1;
+    /** Keeps what was typed of a day as a whole. */
+    @Transactional
+    public void keep(long firmId, LocalDate day, Map<Long, Appointment> appointments, Map<Way, Integer> ways) {
+        appointments.forEach((id, appointment) -> appoint(id, day, appointment));
+        ways.forEach((way, minutes) -> setTravel(firmId, way, minutes));
     }
 
     public void appoint(long householdId, LocalDate day, Appointment appointment) {

@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 
-import roofnest.app.household.HouseholdRepository;
+import roofnest.app.records.HouseholdRepository;
 import roofnest.app.web.BarChart;
 import roofnest.core.visit.Round;
 

@@ -9,15 +9,16 @@ import java.util.List;
 import java.util.Map;
 
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 import roofnest.app.firm.Staff;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.ready.Hours;
+import roofnest.app.watch.Solving;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.HouseholdRepository;
 import roofnest.core.promise.Stage;
 import roofnest.core.visit.Round;
 
@@ -34,11 +35,15 @@ class Rounds {
     private final RoundRepository rounds;
     private final Frames frames;
     private final Hours hours;
+    private final HouseholdRepository households;
+    private final Solving solving;
 
-    Rounds(RoundRepository rounds, Frames frames, Hours hours) {
+    Rounds(RoundRepository rounds, Frames frames, Hours hours, HouseholdRepository households, Solving solving) {
         this.rounds = rounds;
         this.frames = frames;
         this.hours = hours;
+        this.households = households;
+        this.solving = solving;
     }
 
     /**
@@ -81,7 +86,8 @@ class Rounds {
                 table[j][i] = travel.get(way);
             }
         }
-        return new Planned(day, departMinute, due, stops, travel, untold, reckoned, Round.best(stops, table, departMinute));
+        return new Planned(day, departMinute, due, stops, travel, untold, reckoned,
+                solving.solve(() -> Round.best(stops, table, departMinute)));
     }
 
     /** As long as the plan of its hours; without a camera to hang, a talk. */
@@ -92,7 +98,6 @@ class Rounds {
     }
 
     /** Keeps what was typed; faults go to their fields and then nothing is kept. */
-    @Transactional
     void save(Staff staff, LocalDate day, Form form) {
         Planned now = plan(staff, day, DEPART);
         Map<Long, RoundRepository.Appointment> appointments = new LinkedHashMap<>();
@@ -115,14 +120,12 @@ class Rounds {
             }
         });
         if (form.ok()) {
-            appointments.forEach((id, appointment) -> rounds.appoint(id, day, appointment));
-            ways.forEach((way, minutes) -> rounds.setTravel(staff.firmId(), way, minutes));
+            rounds.keep(staff.firmId(), day, appointments, ways);
         }
     }
 
-    @Transactional
     void book(Staff staff, long householdId, LocalDate day) {
-        if (!rounds.book(staff.firmId(), householdId, day)) {
+        if (!households.book(staff.firmId(), householdId, day)) {
             throw new BadInput("There is no such household.");
         }
     }

@@ -27,8 +27,8 @@ class VisitRepository {
 
     record Visit(long id, int installers, OffsetDateTime startedAt, String startedBy, OffsetDateTime overAt) {}
 
-    /** @param cameraId null for the house's tasks @param by who marked it last; null while untouched */
-    record Row(Timeline.Placed planned, Long cameraId, OffsetDateTime begunAt, OffsetDateTime handsOffAt, OffsetDateTime doneAt,
+    /** @param by who marked it last; null while untouched */
+    record Row(Timeline.Placed planned, OffsetDateTime begunAt, OffsetDateTime handsOffAt, OffsetDateTime doneAt,
             String by) {}
 
     Optional<Visit> open(long householdId) {
@@ -64,17 +64,25 @@ class VisitRepository {
                 .query(Long.class).single();
     }
 
-    void add(long visitId, int seq, Timeline.Placed placed, Long cameraId) {
+    void add(long visitId, List<Timeline.Placed> plan) {
+        for (int seq = 0; seq < plan.size(); seq++) {
+            add(visitId, seq, plan.get(seq));
+        }
+    }
+
+    private void add(long visitId, int seq, Timeline.Placed placed) {
         Task task = placed.task();
-        jdbc.sql(
-                """
-                    insert into visit_task (visit_id, seq, task_id, row_name, what, hands_on, hands_free, waits_for, needs, planned_minute,
-                                            installer, camera_id)
-                    values (:visitId, :seq, :taskId, :row, :what, :handsOn, :handsFree, :waitsFor, :needs, :planned, :installer, :cameraId)
-                    """)
+        jdbc.sql("""
+            insert into visit_task (visit_id, seq, task_id, kind, camera_id, row_name, what, hands_on, hands_free, waits_for, needs,
+                                    planned_minute, installer)
+            values (:visitId, :seq, :taskId, :kind, :cameraId, :row, :what, :handsOn, :handsFree, :waitsFor, :needs, :planned,
+                    :installer)
+            """)
                 .param("visitId", visitId)
                 .param("seq", seq)
                 .param("taskId", task.id())
+                .param("kind", task.about().kind().name())
+                .param("cameraId", task.about().camera().orElse(null), Types.BIGINT)
                 .param("row", task.row())
                 .param("what", task.what())
                 .param("handsOn", task.handsOnMinutes())
@@ -83,7 +91,6 @@ class VisitRepository {
                 .param("needs", task.needs().stream().map(Enum::name).toArray(String[]::new))
                 .param("planned", placed.startMinute())
                 .param("installer", placed.installer())
-                .param("cameraId", cameraId, Types.BIGINT)
                 .update();
     }
 
@@ -115,11 +122,11 @@ class VisitRepository {
     private static Row row(ResultSet row, int n) throws SQLException {
         Set<Task.Need> needs
                 = Arrays.stream((String[]) row.getArray("needs").getArray()).map(Task.Need::valueOf).collect(Collectors.toSet());
-        Task task = new Task(row.getString("task_id"), row.getString("row_name"), row.getString("what"), row.getInt("hands_on"),
-                row.getInt("hands_free"),
-                Set.of((String[]) row.getArray("waits_for").getArray()), needs);
+        Task.About about
+                = new Task.About(Task.Kind.valueOf(row.getString("kind")), Optional.ofNullable(row.getObject("camera_id", Long.class)));
+        Task task = new Task(row.getString("task_id"), about, row.getString("row_name"), row.getString("what"), row.getInt("hands_on"),
+                row.getInt("hands_free"), Set.of((String[]) row.getArray("waits_for").getArray()), needs);
         return new Row(new Timeline.Placed(task, row.getInt("planned_minute"), row.getInt("installer")),
-                row.getObject("camera_id", Long.class),
                 row.getObject("begun_at", OffsetDateTime.class), row.getObject("hands_off_at", OffsetDateTime.class),
                 row.getObject("done_at", OffsetDateTime.class), row.getString("marked_by"));
     }

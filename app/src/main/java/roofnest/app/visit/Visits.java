@@ -4,40 +4,45 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
+import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 import roofnest.app.household.Frame;
 import roofnest.app.ready.Hours;
-import roofnest.app.survey.CameraRepository;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.Changes;
+import roofnest.app.records.ExperienceRepository;
+import roofnest.app.records.HouseholdRepository;
 import roofnest.app.web.BadInput;
-import roofnest.app.web.HouseholdRef;
-import roofnest.core.judge.Camera;
+import roofnest.app.web.Conflict;
+import roofnest.app.records.HouseholdRef;
 import roofnest.core.visit.Day;
-import roofnest.core.visit.Pace;
 import roofnest.core.visit.Task;
 import roofnest.core.visit.Timeline;
 
 /** A visit under way: its plan is frozen as it begins, then held against what is really done. */
 @Service
 class Visits {
-    private static final Pattern OF_CAMERA = Pattern.compile("camera ([0-9]+) .*");
-
     private final VisitRepository visits;
     private final CameraRepository cameras;
+    private final HouseholdRepository households;
+    private final ExperienceRepository experience;
+    private final Changes changes;
     private final Hours hours;
     private final Clock clock;
 
-    Visits(VisitRepository visits, CameraRepository cameras, Hours hours, Clock clock) {
+    Visits(VisitRepository visits, CameraRepository cameras, HouseholdRepository households, ExperienceRepository experience,
+            Changes changes, Hours hours, Clock clock) {
         this.visits = visits;
         this.cameras = cameras;
+        this.households = households;
+        this.experience = experience;
+        this.changes = changes;
         this.hours = hours;
         this.clock = clock;
     }
@@ -48,19 +53,20 @@ class Visits {
     /** What is done to a task. */
     enum Step { BEGIN, HANDS_OFF, DONE, BACK }
 
-    @Transactional
+    /** Solved before anybody is kept waiting; then begun, unless the household was changed or the visit begun meanwhile. */
     void start(HouseholdRef ref, Frame frame, int installers) {
-        if (visits.open(ref.id()).isPresent()) {
-            return;
-        }
         Timeline plan = hours.plan(frame, new Hours.Asked(installers, 1, 1000, LocalTime.of(8, 0))).shortest();
-        long visit = visits.start(ref.id(), installers, now(), ref.by());
-        List<Camera> inOrder = frame.facts().cameras();
-        for (int i = 0; i < plan.placed().size(); i++) {
-            Timeline.Placed placed = plan.placed().get(i);
-            Matcher ofCamera = OF_CAMERA.matcher(placed.task().id());
-            visits.add(visit, i, placed, ofCamera.matches() ? inOrder.get(Integer.parseInt(ofCamera.group(1)) - 1).id() : null);
-        }
+        changes.aside(ref.id(), () -> {
+            visits.open(ref.id()).ifPresent(open -> {
+                throw new Conflict(open.startedBy() + " began this visit at " + clock(open.startedAt()) + ".");
+            });
+            if (households.changes(ref.id()) != frame.household().changes()) {
+                throw new Conflict("Somebody changed this household while the visit was being planned. Look at it and begin again.");
+            }
+            long visit = visits.start(ref.id(), installers, now(), ref.by());
+            visits.add(visit, plan.placed());
+            return visit;
+        });
     }
 
     Optional<Open> open(HouseholdRef ref) {
@@ -73,29 +79,61 @@ class Visits {
         });
     }
 
-    @Transactional
-    void mark(HouseholdRef ref, String taskId, Step step) {
-        VisitRepository.Visit visit = visits.open(ref.id()).orElseThrow(() -> new BadInput("No visit is under way here."));
-        VisitRepository.Row row = visits.rows(visit.id()).stream().filter(each -> each.planned().task().id().equals(taskId)).findFirst()
-                .orElseThrow(() -> new BadInput("There is no such task in this visit."));
+    /** How far a task is, by its taps. */
+    enum State { OPEN, BEGUN, HANDS_OFF, DONE }
+
+    /**
+     * Marks a task further, or one step back.
+     *
+     * @param seen how far the page showed it to be; empty when it did not say
+     */
+    void mark(HouseholdRef ref, String taskId, Step step, Optional<State> seen) {
+        changes.aside(ref.id(), () -> {
+            VisitRepository.Visit visit = visits.open(ref.id()).orElseThrow(() -> new BadInput("No visit is under way here."));
+            VisitRepository.Row row = visits.rows(visit.id()).stream().filter(each -> each.planned().task().id().equals(taskId)).findFirst()
+                    .orElseThrow(() -> new BadInput("There is no such task in this visit."));
+            if (seen.isPresent() && seen.get() != state(row)) {
+                throw new Conflict((row.by() == null ? "Somebody" : row.by()) + " has marked “" + row.planned().task().what()
+                        + "” meanwhile.");
+            }
+            mark(ref, visit, row, step);
+            return null;
+        });
+    }
+
+    private void mark(HouseholdRef ref, VisitRepository.Visit visit, VisitRepository.Row row, Step step) {
+        String taskId = row.planned().task().id();
         OffsetDateTime now = now();
         OffsetDateTime begun = row.begunAt() == null ? now : row.begunAt();
         OffsetDateTime off = row.handsOffAt() == null ? now : row.handsOffAt();
+        boolean noWait = row.planned().task().handsFreeMinutes() == 0;
         switch (step) {
             case BEGIN -> visits.mark(visit.id(), taskId, begun, row.handsOffAt(), row.doneAt(), ref.by());
-            case HANDS_OFF ->
-                visits.mark(visit.id(), taskId, begun, off, row.planned().task().handsFreeMinutes() == 0 ? off : row.doneAt(), ref.by());
+            case HANDS_OFF -> visits.mark(visit.id(), taskId, begun, off, noWait ? off : row.doneAt(), ref.by());
             case DONE -> visits.mark(visit.id(), taskId, begun, off, now, ref.by());
-            case BACK -> {
-                boolean last = row.planned().task().handsFreeMinutes() == 0 && row.doneAt() != null;
-                visits.mark(visit.id(), taskId, row.handsOffAt() == null ? null : row.begunAt(),
-                        row.doneAt() == null || last ? null : row.handsOffAt(), null, ref.by());
-            }
+            case BACK -> visits.mark(visit.id(), taskId, row.handsOffAt() == null ? null : row.begunAt(),
+                    row.doneAt() == null || noWait ? null : row.handsOffAt(), null, ref.by());
         }
     }
 
+    static State state(VisitRepository.Row row) {
+        return row.doneAt() != null ? State.DONE
+                : row.handsOffAt() != null ? State.HANDS_OFF : row.begunAt() != null ? State.BEGUN : State.OPEN;
+    }
+
+    /** From now on it counts for the firm's pace. */
     void over(HouseholdRef ref) {
-        visits.open(ref.id()).ifPresent(visit -> visits.over(visit.id(), now()));
+        changes.aside(ref.id(), () -> {
+            visits.open(ref.id()).ifPresent(visit -> {
+                visits.over(visit.id(), now());
+                experience.visitOver(ref.staff().firmId(), visit.id());
+            });
+            return null;
+        });
+    }
+
+    private String clock(OffsetDateTime at) {
+        return at.atZoneSameInstant(clock.getZone()).format(DateTimeFormatter.ofPattern("HH:mm"));
     }
 
     /** As tapped; where nobody tapped, what the records show: a camera that has joined was unpacked, one that hangs was tried. */
@@ -107,7 +145,8 @@ class Visits {
             Task task = row.planned().task();
             Day.Mark tapped = new Day.Mark(marked(visit, row.begunAt()), marked(visit, row.handsOffAt()), marked(visit, row.doneAt()));
             marks.put(task.id(), tapped.done().isPresent() ? tapped
-                    : recorded(visit, task, byId.get(row.cameraId())).map(over -> upTo(tapped, over)).orElse(tapped));
+                    : recorded(visit, task, task.about().camera().map(byId::get).orElse(null)).map(over -> upTo(tapped, over))
+                            .orElse(tapped));
         }
         return marks;
     }
@@ -122,9 +161,9 @@ class Visits {
         if (camera == null) {
             return Optional.empty();
         }
-        OffsetDateTime at = switch (Pace.kindOf(task.id())) {
-            case "unpack", "pair" -> camera.joinedAt();
-            case "try", "mount" -> camera.mountedAt();
+        OffsetDateTime at = switch (task.about().kind()) {
+            case UNPACK, PAIR -> camera.joinedAt();
+            case TRY, MOUNT -> camera.mountedAt();
             default -> null;
         };
         return at == null || at.isBefore(visit.startedAt()) ? Optional.empty() : Optional.of(minute(visit, at));

@@ -1,13 +1,17 @@
 package roofnest.app.web;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 
 import roofnest.core.lang.Numbers;
+import roofnest.core.lang.Text;
 
 /**
  * What somebody typed, kept as typed, with a message at each field that does not do. Reading a field that is wrong
@@ -18,9 +22,17 @@ public final class Form {
 
     private final Map<String, String> values;
     private final Map<String, String> faults = new LinkedHashMap<>();
+    private String conflict;
+    private List<String> imported = List.of();
 
+    /** Text with signs that no screen shows and no keyboard types is at fault wherever it was put in. */
     public Form(Map<String, String> values) {
         this.values = new LinkedHashMap<>(values);
+        values.forEach((field, typed) -> {
+            if (typed != null && Text.hasControls(typed)) {
+                fault(field, "It has characters that cannot be shown. Type it again.");
+            }
+        });
     }
 
     public static Form empty() {
@@ -46,6 +58,11 @@ public final class Form {
         return values.containsKey(field);
     }
 
+    /** All that was typed, by field. */
+    public Map<String, String> values() {
+        return Map.copyOf(values);
+    }
+
     /** The message at a field, or null. */
     public String faultAt(String field) {
         return faults.get(field);
@@ -60,27 +77,116 @@ public final class Form {
         values.put(field, value);
     }
 
+    /**
+     * Does what the form asks, if it is in order and nobody was quicker. What was typed stays either way, and after a
+     * conflict the form carries the newer version, so that saving again is a decision.
+     *
+     * @return whether it was done; if not, the page is drawn again with this form
+     */
+    public boolean save(Runnable act) {
+        if (!ok()) {
+            return false;
+        }
+        try {
+            act.run();
+            return ok();
+        } catch (StaleEdit stale) {
+            put("version", String.valueOf(stale.currentVersion()));
+            conflict = stale.getMessage() + " What you typed is still here; save again to put it over theirs.";
+        } catch (Conflict other) {
+            conflict = other.getMessage() + " What you typed is still here.";
+        }
+        return false;
+    }
+
+    /** The same, for an act whose refusal belongs to one field. */
+    public boolean save(String field, Runnable act) {
+        return save(() -> {
+            try {
+                act.run();
+            } catch (BadInput refused) {
+                fault(field, refused.getMessage());
+            }
+        });
+    }
+
+    /** All that is wrong with what was brought in, at a field. */
+    public void refuse(String field, List<String> sentences) {
+        imported = List.copyOf(sentences);
+        fault(field, imported.get(0));
+    }
+
+    /** Brings something in as a whole or not at all. */
+    public interface Bringing {
+        void run() throws ImportRefused, IOException;
+    }
+
+    /**
+     * Brings something in as {@link #save} does; all that is wrong with it stands at {@code field}.
+     *
+     * @return whether it was taken
+     */
+    public boolean bring(String field, Bringing act) throws IOException {
+        try {
+            return save(() -> {
+                try {
+                    act.run();
+                } catch (ImportRefused refused) {
+                    refuse(field, refused.faults());
+                } catch (IOException e) {
+                    throw new UncheckedIOException(e);
+                }
+            });
+        } catch (UncheckedIOException e) {
+            throw e.getCause();
+        }
+    }
+
+    /** Everything that is wrong with what was brought in at a field. */
+    public List<String> faultsOf(String field) {
+        return faultAt(field) == null ? List.of() : imported.isEmpty() ? List.of(faultAt(field)) : imported;
+    }
+
+    /** What somebody else did meanwhile, in a sentence; null when nobody did. */
+    public String conflict() {
+        return conflict;
+    }
+
+    /** One line of text. */
     public String text(String field, String what, int maxLength) {
         String text = raw(field).strip();
         if (text.isEmpty()) {
             fault(field, "Enter " + what + ".");
         } else {
-            checkLength(field, text, maxLength);
+            checkLine(field, text, maxLength);
         }
         return text;
     }
 
+    /** One line of text, or none. */
     public String optionalText(String field, int maxLength) {
         String text = raw(field).strip();
+        checkLine(field, text, maxLength);
+        return text;
+    }
+
+    /** Text of several lines, or none; its line ends are made alike. */
+    public String lines(String field, int maxLength) {
+        String text = raw(field).strip().replace("\r\n", "\n").replace('\r', '\n');
         checkLength(field, text, maxLength);
         return text;
+    }
+
+    private void checkLine(String field, String text, int maxLength) {
+        if (text.chars().anyMatch(sign -> sign == '\n' || sign == '\r' || sign == '\t')) {
+            fault(field, "This is one line; take the line breaks and tabs out.");
+        }
+        checkLength(field, text, maxLength);
     }
 
     private void checkLength(String field, String text, int maxLength) {
         if (text.length() > maxLength) {
             fault(field, "It has " + text.length() + " characters; at most " + maxLength + " fit. Shorten it.");
-        } else if (text.codePoints().anyMatch(Character::isISOControl) && !text.contains("\n")) {
-            fault(field, "It has characters that cannot be shown. Type it again.");
         }
     }
 

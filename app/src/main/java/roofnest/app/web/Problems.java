@@ -1,8 +1,13 @@
 package roofnest.app.web;
 
+import java.util.Map;
+import java.util.Optional;
+
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.TypeMismatchException;
+import org.springframework.dao.ConcurrencyFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.MediaType;
@@ -24,6 +29,19 @@ import jakarta.servlet.http.HttpServletRequest;
 @ControllerAdvice
 class Problems {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+    private static final String QUICKER = "Somebody else was quicker";
+
+    /** What the other person did, by the constraint that two at once ran into. */
+    private static final Map<String, String> AT_ONCE = Map.ofEntries(
+            Map.entry("camera_name_in_household", "Another camera of this house was given this name at the same moment."),
+            Map.entry("one_open_run_a_camera", "Somebody else began a run of this camera at the same moment."),
+            Map.entry("one_open_run_a_hub", "Somebody else began a run of this hub at the same moment."),
+            Map.entry("one_open_visit_a_household", "Somebody else began this visit at the same moment."),
+            Map.entry("one_open_rejoin_a_household", "Somebody else began the rejoining at the same moment."),
+            Map.entry("network_by_name", "Somebody else wrote down a network of this name at the same moment."),
+            Map.entry("network_for_cameras", "Somebody else chose the network for the cameras at the same moment."),
+            Map.entry("variant_name_in_household", "Somebody else kept a variant of this name at the same moment."),
+            Map.entry("person_email_key", "Somebody else added a person with this address at the same moment."));
 
     @ExceptionHandler
     Object noSuchPage(NoSuchPage e, HttpServletRequest request) {
@@ -35,6 +53,32 @@ class Problems {
     Object stale(StaleEdit e, HttpServletRequest request) {
         return answer(request, HttpStatus.CONFLICT, "Somebody else saved this meanwhile",
                 e.getMessage() + " Nothing of yours was saved. Open it again to see theirs, then make your change.");
+    }
+
+    @ExceptionHandler
+    Object conflict(Conflict e, HttpServletRequest request) {
+        return answer(request, HttpStatus.CONFLICT, QUICKER,
+                e.getMessage() + " Nothing of yours was saved. Open it again to see how it stands.");
+    }
+
+    /** Two who did the same at the same moment, told apart by the database alone. */
+    @ExceptionHandler
+    Object atOnce(DataIntegrityViolationException e, HttpServletRequest request) {
+        String said = String.valueOf(e.getMostSpecificCause().getMessage());
+        Optional<String> words
+                = AT_ONCE.entrySet().stream().filter(entry -> said.contains(entry.getKey())).map(Map.Entry::getValue).findFirst();
+        if (words.isEmpty()) {
+            LOG.error("Unforeseen constraint at {} {}", request.getMethod(), request.getRequestURI(), e);
+        }
+        return answer(request, HttpStatus.CONFLICT, QUICKER,
+                words.orElse("Somebody else changed or took out the same thing at the same moment.")
+                        + " Nothing of yours was saved. Open it again to see how it stands.");
+    }
+
+    @ExceptionHandler
+    Object tooManyAtOnce(ConcurrencyFailureException e, HttpServletRequest request) {
+        return answer(request, HttpStatus.CONFLICT, QUICKER,
+                "Somebody else was changing the same thing at the same moment. Nothing of yours was saved. Try once more.");
     }
 
     @ExceptionHandler
@@ -62,20 +106,26 @@ class Problems {
         }
         LOG.error("Unforeseen at {} {}", request.getMethod(), request.getRequestURI(), e);
         return answer(request, HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong on our side",
-                "It was noted in the log. What you had saved before is kept; the last step was not carried out. Go back and try "
-                        + "it once more.");
+                "It was noted in the log. What you had saved before is kept; the last step was not carried out. Go back and "
+                        + "try it once more.");
     }
 
+    /** The request's own number stands on the page and in the log, so that one is found from the other. */
     private static Object answer(HttpServletRequest request, HttpStatusCode status, String title, String detail) {
+        String number = String.valueOf(request.getAttribute(RequestNumber.ATTRIBUTE));
+        request.setAttribute(RequestNumber.REASON, title + ": " + detail);
         String accept = request.getHeader("Accept");
-        if (accept != null && (accept.contains(MediaType.APPLICATION_PROBLEM_JSON_VALUE) || !accept.contains(MediaType.TEXT_HTML_VALUE))) {
+        if (accept != null
+                && (accept.contains(MediaType.APPLICATION_PROBLEM_JSON_VALUE) || !accept.contains(MediaType.TEXT_HTML_VALUE))) {
             ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
             problem.setTitle(title);
+            problem.setProperty("request", number);
             return ResponseEntity.status(status).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(problem);
         }
         ModelAndView page = new ModelAndView("problem", HttpStatus.valueOf(status.value()));
         page.addObject("title", title);
         page.addObject("detail", detail);
+        page.addObject("number", number);
         return page;
     }
 }

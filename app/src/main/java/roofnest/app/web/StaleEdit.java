@@ -3,7 +3,7 @@ package roofnest.app.web;
 import java.io.Serial;
 
 /** Somebody else saved the same thing since it was opened here. */
-public class StaleEdit extends RuntimeException {
+public class StaleEdit extends Conflict {
     @Serial private static final long serialVersionUID = 1;
 
     private final int currentVersion;

@@ -4,18 +4,25 @@ import java.util.List;
 
 import org.springframework.context.annotation.Configuration;
 import org.springframework.web.method.support.HandlerMethodArgumentResolver;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
+/** Puts in what turns parts of a request into what handlers ask for: forms here, households and runs where those are known. */
 @Configuration
 class WebConfig implements WebMvcConfigurer {
-    private final HouseholdRefResolver households;
+    private final List<HandlerMethodArgumentResolver> resolvers;
 
-    WebConfig(HouseholdRefResolver households) {
-        this.households = households;
+    WebConfig(List<HandlerMethodArgumentResolver> resolvers) {
+        this.resolvers = resolvers;
     }
 
     @Override
-    public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
-        resolvers.add(households);
+    public void addArgumentResolvers(List<HandlerMethodArgumentResolver> added) {
+        added.addAll(resolvers);
+    }
+
+    @Override
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(new FormStatus());
     }
 }

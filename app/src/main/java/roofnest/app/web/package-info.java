@@ -1,2 +1,2 @@
-/** Plumbing that every page shares: forms, faults, problems, the ridge and the household of an address. */
+/** Plumbing that every page shares: forms, faults, problems, the ridge. A leaf: it knows nobody else of the application. */
 package roofnest.app.web;

@@ -23,8 +23,8 @@ import org.springframework.test.web.servlet.request.AbstractMockHttpServletReque
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
 import roofnest.app.firm.Staff;
-import roofnest.app.household.HouseholdRepository;
-import roofnest.app.survey.CameraRepository;
+import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.CameraRepository;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
 import roofnest.core.catalogue.DeviceDocument;

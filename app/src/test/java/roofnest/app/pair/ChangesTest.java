@@ -18,13 +18,13 @@ import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilde
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
-import roofnest.app.brief.ResidentRepository;
-import roofnest.app.care.LogRepository;
-import roofnest.app.household.HouseholdRepository;
-import roofnest.app.ready.NetworkRepository;
+import roofnest.app.records.ResidentRepository;
+import roofnest.app.records.LogRepository;
+import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.NetworkRepository;
 import roofnest.app.secrets.SecretStore;
-import roofnest.app.survey.CameraRepository;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.HouseholdRef;
 import roofnest.core.access.Access;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.PairingMethod;
@@ -44,6 +44,9 @@ class ChangesTest {
     @Autowired private SecretStore secrets;
     @Autowired private LogRepository log;
     @Autowired private Runs runs;
+    @Autowired private RunHands hands;
+    @Autowired private RunDesk desk;
+    @Autowired private Sites sites;
 
     private HouseholdRef ref;
     private long gate;
@@ -67,6 +70,7 @@ class ChangesTest {
         assertThat(page("/pair/rejoin")).contains("Keep the old name and password", "comes back by itself")
                 .doesNotContain("seven-otters-swim");
         residents.add(ref.id(), "Old Lodger", "", Access.Tie.LEFT, LocalDate.now().minusDays(3));
+        demo.touched(ref.id());
         assertThat(page("/pair/rejoin")).contains("They could be kept, and should not be", "Old Lodger has left");
     }
 
@@ -90,7 +94,7 @@ class ChangesTest {
     void a_way_given_up_does_not_count_as_back() throws Exception {
         perform(post(path("/pair/rejoin/begin")));
         long run = runs.start(ref, gate, PairingMethod.Way.HOTSPOT, true);
-        runs.changeWay(ref, run, PairingMethod.Way.STICKER);
+        goOnBy(ref, run, PairingMethod.Way.STICKER);
         assertThat(page("/pair/rejoin")).contains("0 of 2 devices are back");
     }
 
@@ -108,7 +112,7 @@ class ChangesTest {
                 .getStatus()).isEqualTo(302);
         assertThat(cameras.find(ref.id(), gate)).isEmpty();
         assertThat(cameras.of(ref.id())).extracting(Camera::name).containsExactly("Parlour");
-        assertThat(secrets.revealCameraPassword(ref, gate, "Gate", "test")).isEmpty();
+        assertThat(secrets.revealCameraPassword(ref.id(), gate, "Gate", ref.by(), "test")).isEmpty();
         assertThat(log.of(ref.id()))
                 .anySatisfy(entry -> assertThat(entry.words()).contains("Gate (Dunmark Post) taken out", "Ida said so"));
         assertThat(cameras.add(ref.id(), "Gate", "dunmark-post", new CameraPose(0, 0, 2.4, 0, 10), Camera.Settings.DEFAULT))
@@ -126,5 +130,10 @@ class ChangesTest {
 
     private MockHttpServletResponse perform(MockHttpServletRequestBuilder request) throws Exception {
         return mvc.perform(request.with(user(demo.staff("jory"))).with(csrf())).andReturn().getResponse();
+    }
+
+    private long goOnBy(HouseholdRef ref, long run, PairingMethod.Way way) {
+        String path = desk.changeWay(runs.port(ref, run), way).path();
+        return Long.parseLong(path.substring(path.lastIndexOf('/') + 1));
     }
 }

@@ -18,13 +18,14 @@ import org.springframework.test.web.servlet.MockMvc;
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
-import roofnest.app.household.HouseholdRepository;
-import roofnest.app.ready.NetworkRepository;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.HubRepository;
+import roofnest.app.records.NetworkRepository;
 import roofnest.app.secrets.SecretStore;
-import roofnest.app.survey.CameraRepository;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.PairingMethod.Way;
@@ -44,6 +45,9 @@ class HubRunTest {
     @Autowired private NetworkRepository networks;
     @Autowired private SecretStore secrets;
     @Autowired private Runs runs;
+    @Autowired private RunHands hands;
+    @Autowired private RunDesk desk;
+    @Autowired private Sites sites;
 
     private HouseholdRef ref;
     private long door;
@@ -61,36 +65,36 @@ class HubRunTest {
     void the_hub_goes_first_and_is_secured_like_everything_else() throws Exception {
         assertThat(page()).contains("Perch", "not joined yet, goes first");
         long drift = runs.start(ref, door, Way.HUB_BUTTON, true);
-        assertThat(runs.waitsForHub(ref, runs.open(ref, drift))).contains("Pellan Perch");
+        assertThat(sites.of(ref).waitsForHub(runs.port(ref, drift).open())).contains("Pellan Perch");
         long run = runs.startHub(ref, "pellan-perch", Way.HOTSPOT, PhoneKind.ONE_TAP, true);
         assertThat(runs.startHub(ref, "pellan-perch", Way.HOTSPOT, PhoneKind.ONE_TAP, true)).as("the same run").isEqualTo(run);
         act(run, "power", "ready", true);
         act(run, "hotspot", "on-hotspot", false);
         act(run, "details", "joining", false);
-        runs.skipAhead(ref, run);
-        runs.answer(ref, run, "joining", "joined");
+        hands.skipAhead(ref, run);
+        hands.answer(ref, run, "joining", "joined");
         act(run, "live", "live", false);
-        assertThat(runs.waitsForHub(ref, runs.open(ref, drift))).isEmpty();
+        assertThat(sites.of(ref).waitsForHub(runs.port(ref, drift).open())).isEmpty();
         Form factory = new Form(Map.of("devicePassword", "perch-0000"));
-        runs.fill(ref, run, "password", factory);
+        hands.fill(ref, run, "password", factory);
         assertThat(factory.faultAt("devicePassword")).contains("came with");
-        runs.fill(ref, run, "password", new Form(Map.of("devicePassword", "Wharf-31-roof")));
-        runs.handsOn(ref, run);
-        runs.skipAhead(ref, run);
-        runs.answer(ref, run, "update", "updated");
-        runs.fill(ref, run, "settle", new Form(Map.of("firmware", "5.0", "clockSet", "true")));
-        runs.fill(ref, run, "sticker", new Form(Map.of("serial", "PE-1", "stickerKept", "in the guide")));
+        hands.fill(ref, run, "password", new Form(Map.of("devicePassword", "Wharf-31-roof")));
+        hands.handsOn(ref, run);
+        hands.skipAhead(ref, run);
+        hands.answer(ref, run, "update", "updated");
+        hands.fill(ref, run, "settle", new Form(Map.of("firmware", "5.0", "clockSet", "true")));
+        hands.fill(ref, run, "sticker", new Form(Map.of("serial", "PE-1", "stickerKept", "in the guide")));
         Form taken = new Form(Map.of("cameraName", "door"));
-        runs.fill(ref, run, "name", taken);
+        hands.fill(ref, run, "name", taken);
         assertThat(taken.faultAt("cameraName")).contains("Another camera");
-        runs.fill(ref, run, "name", new Form(Map.of("cameraName", "Hall perch")));
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "last-1", "put-right");
-        assertThat(runs.open(ref, run).state().finished()).isTrue();
-        HubRepository.Hub hub = runs.hub(ref, "pellan-perch").orElseThrow();
+        hands.fill(ref, run, "name", new Form(Map.of("cameraName", "Hall perch")));
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "last-1", "put-right");
+        assertThat(runs.port(ref, run).open().state().finished()).isTrue();
+        HubRepository.Hub hub = sites.of(ref).hub("pellan-perch").orElseThrow();
         assertThat(hub.name()).isEqualTo("Hall perch");
         assertThat(hub.joined() && hub.ownPassword()).isTrue();
-        assertThat(secrets.revealHubPassword(ref, hub.id(), hub.name(), "test")).contains("Wharf-31-roof");
+        assertThat(secrets.revealHubPassword(ref.id(), hub.id(), hub.name(), ref.by(), "test")).contains("Wharf-31-roof");
         assertThat(page()).contains("Hall perch", "joined, secured and named", "serial PE-1").doesNotContain("Wharf-31-roof");
     }
 
@@ -103,9 +107,10 @@ class HubRunTest {
     @Test
     void taking_the_hub_out_warns_of_its_cameras_and_takes_them_along() throws Exception {
         runs.startHub(ref, "pellan-perch", Way.WIRED, PhoneKind.ONE_TAP, true);
-        HubRepository.Hub hub = runs.hub(ref, "pellan-perch").orElseThrow();
+        HubRepository.Hub hub = sites.of(ref).hub("pellan-perch").orElseThrow();
         demo.jdbc().sql("update hub set joined_at = now() where id = :id").param("id", hub.id()).update();
         cameras.markJoined(ref.id(), door);
+        demo.touched(ref.id());
         String path = "/households/" + ref.id() + "/pair/hubs/" + hub.id() + "/remove";
         assertThat(mvc.perform(get(path).with(user(ref.staff()))).andReturn().getResponse().getContentAsString())
                 .contains("takes Door out with it");
@@ -115,17 +120,17 @@ class HubRunTest {
                 mvc.perform(post(path).param("owner", "Kerra").with(user(ref.staff())).with(csrf())).andReturn().getResponse().getStatus())
                 .isEqualTo(302);
         assertThat(cameras.get(ref.id(), door).camera().joined()).isFalse();
-        assertThat(runs.hub(ref, "pellan-perch")).isEmpty();
+        assertThat(sites.of(ref).hub("pellan-perch")).isEmpty();
         assertThat(runs.startHub(ref, "pellan-perch", Way.WIRED, PhoneKind.ONE_TAP, true)).as("another one may come").isPositive();
         assertThat(mvc.perform(get(path).with(user(ref.staff()))).andReturn().getResponse().getStatus()).isEqualTo(404);
     }
 
     private void act(long run, String step, String answer, boolean waits) {
-        runs.handsOn(ref, run);
+        hands.handsOn(ref, run);
         if (waits) {
-            runs.skipAhead(ref, run);
+            hands.skipAhead(ref, run);
         }
-        runs.answer(ref, run, step, answer);
+        hands.answer(ref, run, step, answer);
     }
 
     private String page() throws Exception {

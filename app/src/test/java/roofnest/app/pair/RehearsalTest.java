@@ -21,7 +21,7 @@ import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
 import roofnest.app.firm.Staff;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRef;
 import roofnest.core.pairing.Step;
 import roofnest.standins.Bench;
 
@@ -34,6 +34,7 @@ class RehearsalTest {
     @Autowired private MockMvc mvc;
     @Autowired private DemoPlaces demo;
     @Autowired private Rehearsals rehearsals;
+    @Autowired private RunDesk desk;
 
     private Staff wynn;
 
@@ -72,8 +73,8 @@ class RehearsalTest {
     void a_wrong_answer_is_told_in_the_debrief() throws Exception {
         long id = rehearsals.start(wynn, 1, false, 10);
         Step first = step(id);
-        rehearsals.handsOn(wynn, id);
-        rehearsals.answer(wynn, id, first.id(), "nothing-odd");
+        desk.handsOn(rehearsals.port(wynn, id));
+        desk.answer(rehearsals.port(wynn, id), first.id(), "nothing-odd");
         playHonestly(id);
         assertThat(rehearsals.sheet(wynn, id).rehearsal().wrong()).isEqualTo(1);
         assertThat(page("/rehearsals/" + id)).contains("1 wrong move", "What would have told");
@@ -122,7 +123,7 @@ class RehearsalTest {
             honestStep(id);
         }
         Form weak = new Form(Map.of("devicePassword", "short"));
-        rehearsals.fill(wynn, id, step(id).id(), weak);
+        desk.fill(rehearsals.port(wynn, id), step(id).id(), weak);
         assertThat(weak.faultAt("devicePassword")).contains("5 characters");
         assertThat(step(id).form()).isEqualTo(Step.Form.DEVICE_PASSWORD);
     }
@@ -149,15 +150,15 @@ class RehearsalTest {
 
     /** Does what the step says, waits for the light, answers what is shown. */
     private void honestStep(long id) {
-        Runs.Open open = rehearsals.sheet(wynn, id).open();
+        Open open = rehearsals.sheet(wynn, id).open();
         Step step = open.state().step();
         if (step.form() != Step.Form.NONE) {
             Map<String, String> typed = new HashMap<>(TYPED);
             typed.put("devicePassword", open.device().passwordRule().suggest(new Random(3)));
-            rehearsals.fill(wynn, id, step.id(), new Form(typed));
+            desk.fill(rehearsals.port(wynn, id), step.id(), new Form(typed));
             return;
         }
-        step.act().ifPresent(act -> rehearsals.handsOn(wynn, id));
+        step.act().ifPresent(act -> desk.handsOn(rehearsals.port(wynn, id)));
         for (int i = 0; i < 5; i++) {
             Bench bench = rehearsals.sheet(wynn, id).open().bench().orElseThrow();
             var seen = step.answers().stream().filter(answer -> answer.sight().isPresent() && answer.sight().equals(bench.sight()))
@@ -165,12 +166,12 @@ class RehearsalTest {
                     .or(() -> step.answers().stream().filter(answer -> answer.cue().filter(bench.deviceCue()::equals).isPresent())
                             .findFirst());
             if (seen.isPresent() && (!seen.get().next().equals(step.id()) || bench.nextChange().isEmpty())) {
-                rehearsals.answer(wynn, id, step.id(), seen.get().id());
+                desk.answer(rehearsals.port(wynn, id), step.id(), seen.get().id());
                 return;
             }
-            rehearsals.skipAhead(wynn, id);
+            desk.skipAhead(rehearsals.port(wynn, id));
         }
-        rehearsals.lookAgain(wynn, id, step.id());
+        desk.lookAgain(rehearsals.port(wynn, id), step.id());
     }
 
     private Step step(long id) {

@@ -14,10 +14,11 @@ import org.springframework.beans.factory.annotation.Autowired;
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
 import roofnest.app.secrets.SecretStore;
-import roofnest.app.survey.CameraRepository;
+import roofnest.app.records.CameraRepository;
 import roofnest.app.web.BadInput;
+import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRef;
 import roofnest.core.catalogue.DeviceState;
 import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.catalogue.PhoneKind;
@@ -31,7 +32,9 @@ import roofnest.standins.Fault;
 @AppTest
 class RunsTest {
     @Autowired private Runs runs;
-    @Autowired private HouseForBench house;
+    @Autowired private RunHands hands;
+    @Autowired private RunDesk desk;
+    @Autowired private Sites sites;
     @Autowired private CameraRepository cameras;
     @Autowired private SecretStore secrets;
     @Autowired private DemoPlaces demo;
@@ -45,6 +48,7 @@ class RunsTest {
         ref = demo.ref("Osgood", "jory");
         camera = cameras.add(ref.id(), "Eye " + UUID.randomUUID().toString().substring(0, 8), "dunmark-post",
                 new CameraPose(3, -0.4, 2.4, 180, 10), Camera.Settings.DEFAULT);
+        demo.touched(ref.id());
         run = runs.start(ref, camera, PairingMethod.Way.HOTSPOT, true);
     }
 
@@ -55,96 +59,96 @@ class RunsTest {
 
     @Test
     void a_wrong_password_shows_itself_and_the_way_back_joins() {
-        runs.setFault(ref, run, Fault.PASSWORD_MISTYPED);
+        desk.setFault(runs.port(ref, run), Fault.PASSWORD_MISTYPED);
         toDetails();
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "details", "joining");
-        runs.skipAhead(ref, run);
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "details", "joining");
+        hands.skipAhead(ref, run);
         assertThat(bench().deviceState()).as("the waiting light came back").isEqualTo(DeviceState.READY);
-        runs.answer(ref, run, "joining", "ready");
+        hands.answer(ref, run, "joining", "ready");
         assertThat(step()).isEqualTo("wrong-details");
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "wrong-details", "ready");
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "look-over", "nothing-odd");
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "hotspot", "on-hotspot");
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "details", "joining");
-        runs.skipAhead(ref, run);
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "wrong-details", "ready");
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "look-over", "nothing-odd");
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "hotspot", "on-hotspot");
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "details", "joining");
+        hands.skipAhead(ref, run);
         assertThat(bench().deviceState()).isEqualTo(DeviceState.JOINED);
-        assertThat(runs.open(ref, run).state().failures()).isEqualTo(1);
+        assertThat(runs.port(ref, run).open().state().failures()).isEqualTo(1);
     }
 
     @Test
     void a_phone_that_went_home_is_brought_back() {
-        runs.setFault(ref, run, Fault.PHONE_FALLS_BACK);
-        runs.handsOn(ref, run);
-        runs.skipAhead(ref, run);
-        runs.answer(ref, run, "power", "ready");
-        runs.handsOn(ref, run);
+        desk.setFault(runs.port(ref, run), Fault.PHONE_FALLS_BACK);
+        hands.handsOn(ref, run);
+        hands.skipAhead(ref, run);
+        hands.answer(ref, run, "power", "ready");
+        hands.handsOn(ref, run);
         assertThat(bench().phoneWifi()).isEqualTo("saltgate");
-        runs.answer(ref, run, "hotspot", "went-home");
-        runs.handsOn(ref, run);
+        hands.answer(ref, run, "hotspot", "went-home");
+        hands.handsOn(ref, run);
         assertThat(bench().phoneWifi()).startsWith("POST-");
     }
 
     @Test
     void closing_takes_password_sticker_and_name_and_seals_the_password() {
         toDetails();
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "details", "joining");
-        runs.skipAhead(ref, run);
-        runs.answer(ref, run, "joining", "joined");
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "live", "live");
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "details", "joining");
+        hands.skipAhead(ref, run);
+        hands.answer(ref, run, "joining", "joined");
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "live", "live");
         assertThat(cameras.get(ref.id(), camera).camera().joined()).isTrue();
 
         Form factory = new Form(Map.of("devicePassword", "post1234"));
-        runs.fill(ref, run, "password", factory);
+        hands.fill(ref, run, "password", factory);
         assertThat(factory.faultAt("devicePassword")).contains("came with");
         assertThat(step()).isEqualTo("password");
         assertThat(cameras.get(ref.id(), camera).camera().ownPassword()).isFalse();
 
-        runs.fill(ref, run, "password", new Form(Map.of("devicePassword", "Heron-44-wharf")));
-        runs.handsOn(ref, run);
-        runs.skipAhead(ref, run);
-        runs.answer(ref, run, "update", "updated");
+        hands.fill(ref, run, "password", new Form(Map.of("devicePassword", "Heron-44-wharf")));
+        hands.handsOn(ref, run);
+        hands.skipAhead(ref, run);
+        hands.answer(ref, run, "update", "updated");
         Form unset = new Form(Map.of("firmware", "2.4.1"));
-        runs.fill(ref, run, "settle", unset);
+        hands.fill(ref, run, "settle", unset);
         assertThat(unset.faultAt("clockSet")).contains("Set its clock");
-        runs.fill(ref, run, "settle", new Form(Map.of("firmware", "2.4.1", "clockSet", "true")));
-        runs.fill(ref, run, "sticker", new Form(Map.of("serial", "PO-1", "stickerKept", "under the plate")));
+        hands.fill(ref, run, "settle", new Form(Map.of("firmware", "2.4.1", "clockSet", "true")));
+        hands.fill(ref, run, "sticker", new Form(Map.of("serial", "PO-1", "stickerKept", "under the plate")));
         Form taken = new Form(Map.of("cameraName", "road EYE"));
-        runs.fill(ref, run, "name", taken);
+        hands.fill(ref, run, "name", taken);
         assertThat(taken.faultAt("cameraName")).contains("Another camera");
-        runs.fill(ref, run, "name", new Form(Map.of("cameraName", "Herons " + run)));
-        assertThat(runs.open(ref, run).state().finished()).isTrue();
-        assertThat(secrets.revealCameraPassword(ref, camera, "camera", "test")).contains("Heron-44-wharf");
-        assertThatThrownBy(() -> runs.undo(ref, run)).isInstanceOf(BadInput.class).hasMessageContaining("finished");
+        hands.fill(ref, run, "name", new Form(Map.of("cameraName", "Herons " + run)));
+        assertThat(runs.port(ref, run).open().state().finished()).isTrue();
+        assertThat(secrets.revealCameraPassword(ref.id(), camera, "camera", ref.by(), "test")).contains("Heron-44-wharf");
+        assertThatThrownBy(() -> desk.undo(runs.port(ref, run))).isInstanceOf(BadInput.class).hasMessageContaining("finished");
     }
 
     @Test
     void a_second_phone_that_is_a_step_behind_is_told_where_the_run_stands() {
-        runs.answer(ref, run, "power", "ready");
+        hands.answer(ref, run, "power", "ready");
         HouseholdRef tamsin = demo.ref("Osgood", "tamsin");
-        assertThatThrownBy(() -> runs.answer(tamsin, run, "power", "off")).isInstanceOf(BadInput.class)
+        assertThatThrownBy(() -> hands.answer(tamsin, run, "power", "off")).isInstanceOf(Conflict.class)
                 .hasMessageContaining("moved on").hasMessageContaining("Put the phone on the camera's own network");
     }
 
     @Test
     void what_is_no_answer_to_the_step_is_not_stored() {
-        assertThatThrownBy(() -> runs.answer(ref, run, "power", "purple")).isInstanceOf(BadInput.class);
-        assertThat(runs.open(ref, run).events()).isEmpty();
+        assertThatThrownBy(() -> hands.answer(ref, run, "power", "purple")).isInstanceOf(BadInput.class);
+        assertThat(runs.port(ref, run).open().events()).isEmpty();
     }
 
     @Test
     void undo_and_still_waiting_are_stored_too() {
-        runs.stillWaiting(ref, run, "power");
-        runs.answer(ref, run, "power", "ready");
-        runs.undo(ref, run);
+        desk.stillWaiting(runs.port(ref, run), "power");
+        hands.answer(ref, run, "power", "ready");
+        desk.undo(runs.port(ref, run));
         assertThat(step()).isEqualTo("power");
-        assertThat(runs.open(ref, run).events()).hasSize(3);
+        assertThat(runs.port(ref, run).open().events()).hasSize(3);
     }
 
     @Test
@@ -157,14 +161,14 @@ class RunsTest {
     void the_password_on_its_own_sticker_is_not_its_own() {
         secrets.sealInitialPassword(ref.id(), camera, "Lantern-8-first", "Jory Penhale");
         toDetails();
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "details", "joining");
-        runs.skipAhead(ref, run);
-        runs.answer(ref, run, "joining", "joined");
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "live", "live");
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "details", "joining");
+        hands.skipAhead(ref, run);
+        hands.answer(ref, run, "joining", "joined");
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "live", "live");
         Form label = new Form(Map.of("devicePassword", "Lantern-8-first"));
-        runs.fill(ref, run, "password", label);
+        hands.fill(ref, run, "password", label);
         assertThat(label.faultAt("devicePassword")).contains("came with");
     }
 
@@ -172,62 +176,66 @@ class RunsTest {
     void after_two_failures_another_way_is_begun_and_the_log_remembers_both() {
         toDetails();
         for (int i = 0; i < 2; i++) {
-            runs.setFault(ref, run, Fault.PASSWORD_MISTYPED);
-            runs.handsOn(ref, run);
-            runs.answer(ref, run, "details", "joining");
-            runs.skipAhead(ref, run);
-            runs.answer(ref, run, "joining", "ready");
-            runs.handsOn(ref, run);
-            runs.answer(ref, run, "wrong-details", "ready");
-            runs.handsOn(ref, run);
-            runs.answer(ref, run, "look-over", "nothing-odd");
-            runs.handsOn(ref, run);
-            runs.answer(ref, run, "hotspot", "on-hotspot");
+            desk.setFault(runs.port(ref, run), Fault.PASSWORD_MISTYPED);
+            hands.handsOn(ref, run);
+            hands.answer(ref, run, "details", "joining");
+            hands.skipAhead(ref, run);
+            hands.answer(ref, run, "joining", "ready");
+            hands.handsOn(ref, run);
+            hands.answer(ref, run, "wrong-details", "ready");
+            hands.handsOn(ref, run);
+            hands.answer(ref, run, "look-over", "nothing-odd");
+            hands.handsOn(ref, run);
+            hands.answer(ref, run, "hotspot", "on-hotspot");
         }
-        assertThat(runs.open(ref, run).state().changeMethod()).isTrue();
-        long other = runs.changeWay(ref, run, PairingMethod.Way.STICKER);
-        assertThat(runs.open(ref, other).run().way()).isEqualTo(PairingMethod.Way.STICKER);
-        assertThat(runs.open(ref, run).run().givenUp()).isTrue();
-        assertThatThrownBy(() -> runs.answer(ref, run, "hotspot", "on-hotspot")).isInstanceOf(BadInput.class)
+        assertThat(runs.port(ref, run).open().state().changeMethod()).isTrue();
+        long other = goOnBy(ref, run, PairingMethod.Way.STICKER);
+        assertThat(runs.port(ref, other).open().run().way()).isEqualTo(PairingMethod.Way.STICKER);
+        assertThat(runs.port(ref, run).open().run().givenUp()).isTrue();
+        assertThatThrownBy(() -> hands.answer(ref, run, "hotspot", "on-hotspot")).isInstanceOf(BadInput.class)
                 .hasMessageContaining("finished");
-        assertThatThrownBy(() -> runs.changeWay(ref, other, PairingMethod.Way.WIRED)).isInstanceOf(BadInput.class);
+        assertThatThrownBy(() -> goOnBy(ref, other, PairingMethod.Way.WIRED)).isInstanceOf(BadInput.class);
     }
 
     @Test
     void the_firms_own_runs_move_the_order_and_those_on_stand_ins_do_not() {
         CameraRepository.Record record = cameras.get(ref.id(), camera);
         double before = chance(record);
-        runs.changeWay(ref, run, PairingMethod.Way.STICKER);
-        assertThat(chance(record)).as("a rehearsal says nothing").isEqualTo(before);
-        demo.jdbc().sql("update run set bench = false where id = :id").param("id", run).update();
+        goOnBy(ref, run, PairingMethod.Way.STICKER);
+        assertThat(chance(record)).as("stand-ins say nothing").isEqualTo(before);
+        long real = cameras.add(ref.id(), "Real " + run, "dunmark-post", new CameraPose(3, -0.4, 2.4, 180, 10), Camera.Settings.DEFAULT);
+        demo.touched(ref.id());
+        long begun = runs.start(ref, real, PairingMethod.Way.HOTSPOT, false);
+        goOnBy(ref, begun, PairingMethod.Way.STICKER);
         assertThat(chance(record)).isLessThan(before);
-        demo.jdbc().sql("update run set bench = true where id = :id").param("id", run).update();
+        demo.jdbc().sql("delete from run_experience where firm_id = :firm").param("firm", ref.staff().firmId()).update();
     }
 
     @Test
     void at_its_place_the_signal_there_decides_and_coming_nearer_helps() {
         long far = cameras.add(ref.id(), "Far " + run, "dunmark-post", new CameraPose(450, 450, 2.4, 180, 10), Camera.Settings.DEFAULT);
-        assertThat(house.barsAt(ref, far)).contains(0);
+        demo.touched(ref.id());
+        assertThat(sites.of(ref).bars(cameras.get(ref.id(), far).camera())).contains(0);
         run = runs.start(ref, far, PairingMethod.Way.HOTSPOT, PhoneKind.ONE_TAP, true, true);
-        assertThat(runs.open(ref, run).state().step().title()).isEqualTo("Power it on at its place");
+        assertThat(runs.port(ref, run).open().state().step().title()).isEqualTo("Power it on at its place");
         toDetails();
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "details", "joining");
-        runs.skipAhead(ref, run);
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "details", "joining");
+        hands.skipAhead(ref, run);
         assertThat(bench().deviceState()).isEqualTo(DeviceState.READY);
-        runs.answer(ref, run, "joining", "ready");
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "wrong-details", "ready");
-        runs.handsOn(ref, run);
+        hands.answer(ref, run, "joining", "ready");
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "wrong-details", "ready");
+        hands.handsOn(ref, run);
         assertThat(bench().sight()).contains(Sight.TOO_FAR);
-        runs.answer(ref, run, "look-over", "too-far");
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "come-nearer", "put-right");
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "hotspot", "on-hotspot");
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "details", "joining");
-        runs.skipAhead(ref, run);
+        hands.answer(ref, run, "look-over", "too-far");
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "come-nearer", "put-right");
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "hotspot", "on-hotspot");
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "details", "joining");
+        hands.skipAhead(ref, run);
         assertThat(bench().deviceState()).isEqualTo(DeviceState.JOINED);
     }
 
@@ -235,37 +243,45 @@ class RunsTest {
     void a_pack_that_must_be_empty_by_now_shows_no_light_until_it_is_changed() {
         long bell = cameras.add(ref.id(), "Bell " + run, "pellan-knock", new CameraPose(3, -0.4, 1.4, 180, 5), Camera.Settings.DEFAULT);
         cameras.charged(ref.id(), bell, LocalDate.now().minusDays(700));
+        demo.touched(ref.id());
         run = runs.start(ref, bell, PairingMethod.Way.HUB_BUTTON, true);
-        runs.handsOn(ref, run);
+        hands.handsOn(ref, run);
         assertThat(bench().deviceState()).isEqualTo(DeviceState.OFF);
-        runs.answer(ref, run, "power", "off");
-        runs.handsOn(ref, run);
+        hands.answer(ref, run, "power", "off");
+        hands.handsOn(ref, run);
         assertThat(bench().deviceState()).isEqualTo(DeviceState.BOOTING);
         long fresh = cameras.add(ref.id(), "Fresh " + run, "pellan-knock", new CameraPose(3, -0.4, 1.4, 180, 5), Camera.Settings.DEFAULT);
         cameras.charged(ref.id(), fresh, LocalDate.now());
+        demo.touched(ref.id());
         run = runs.start(ref, fresh, PairingMethod.Way.HUB_BUTTON, true);
-        runs.handsOn(ref, run);
+        hands.handsOn(ref, run);
         assertThat(bench().deviceState()).isEqualTo(DeviceState.BOOTING);
     }
 
     private double chance(CameraRepository.Record record) {
-        return runs.order(ref, record, PhoneKind.THROUGH_SETTINGS).ways().stream().filter(way -> way.way() == PairingMethod.Way.HOTSPOT)
+        return sites.of(ref).order(record.camera().model(), PhoneKind.THROUGH_SETTINGS).ways().stream()
+                .filter(way -> way.way() == PairingMethod.Way.HOTSPOT)
                 .findFirst().orElseThrow().chance();
     }
 
     private void toDetails() {
-        runs.handsOn(ref, run);
-        runs.skipAhead(ref, run);
-        runs.answer(ref, run, "power", "ready");
-        runs.handsOn(ref, run);
-        runs.answer(ref, run, "hotspot", "on-hotspot");
+        hands.handsOn(ref, run);
+        hands.skipAhead(ref, run);
+        hands.answer(ref, run, "power", "ready");
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "hotspot", "on-hotspot");
     }
 
     private Bench bench() {
-        return runs.open(ref, run).bench().orElseThrow();
+        return runs.port(ref, run).open().bench().orElseThrow();
     }
 
     private String step() {
-        return runs.open(ref, run).state().step().id();
+        return runs.port(ref, run).open().state().step().id();
+    }
+
+    private long goOnBy(HouseholdRef ref, long run, PairingMethod.Way way) {
+        String path = desk.changeWay(runs.port(ref, run), way).path();
+        return Long.parseLong(path.substring(path.lastIndexOf('/') + 1));
     }
 }

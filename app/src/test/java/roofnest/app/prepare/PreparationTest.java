@@ -34,12 +34,12 @@ import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilde
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
-import roofnest.app.brief.ResidentRepository;
+import roofnest.app.records.ResidentRepository;
 import roofnest.app.firm.Staff;
-import roofnest.app.household.HouseholdRepository;
-import roofnest.app.ready.NetworkRepository;
+import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.NetworkRepository;
 import roofnest.app.secrets.SecretStore;
-import roofnest.app.survey.CameraRepository;
+import roofnest.app.records.CameraRepository;
 import roofnest.app.web.PhotoFile;
 import roofnest.core.access.Access;
 import roofnest.core.judge.Camera;
@@ -134,10 +134,10 @@ class PreparationTest {
         assertThat(networks.all(house)).isEmpty();
         assertThat(act(post(link + "/wifi").param("name", "Sash house").param("password", "long-enough-9")))
                 .contains("locked away", "1 of 9").doesNotContain("long-enough-9");
-        assertThat(secrets.wifiPasswordForRules(house)).contains("long-enough-9");
+        assertThat(demo.wifiPassword(house)).contains("long-enough-9");
         act(post(link + "/wifi").param("name", "Sash house").param("password", "changed-since-9"));
         assertThat(networks.all(house)).hasSize(1);
-        assertThat(secrets.wifiPasswordForRules(house)).contains("changed-since-9");
+        assertThat(demo.wifiPassword(house)).contains("changed-since-9");
         assertThat(households.get(house).stage()).as("the household reaches no stage by itself").isEqualTo(Stage.BRIEF);
     }
 

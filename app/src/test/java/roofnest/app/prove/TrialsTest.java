@@ -13,10 +13,12 @@ import org.springframework.beans.factory.annotation.Autowired;
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
-import roofnest.app.household.FactsLoader;
-import roofnest.app.survey.CameraRepository;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.JudgedHouseholds;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.ProofRepository;
 import roofnest.app.web.BadInput;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.web.Conflict;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.judge.Proof;
@@ -31,7 +33,7 @@ class TrialsTest {
     @Autowired private Trials trials;
     @Autowired private ProofRepository proofs;
     @Autowired private CameraRepository cameras;
-    @Autowired private FactsLoader facts;
+    @Autowired private JudgedHouseholds households;
     @Autowired private DemoPlaces demo;
 
     private HouseholdRef ref;
@@ -93,7 +95,7 @@ class TrialsTest {
     void a_test_is_confirmed_once() {
         long trial = trials.begin(ref, camera, TrialRepository.Kind.ALERT);
         trials.confirm(ref, trial, true, Optional.empty());
-        assertThatThrownBy(() -> trials.confirm(ref, trial, true, Optional.empty())).isInstanceOf(BadInput.class)
+        assertThatThrownBy(() -> trials.confirm(ref, trial, true, Optional.empty())).isInstanceOf(Conflict.class)
                 .hasMessageContaining("confirmed already");
     }
 
@@ -101,7 +103,8 @@ class TrialsTest {
     void moving_the_camera_takes_the_proof_back() {
         trials.confirm(ref, trials.begin(ref, camera, TrialRepository.Kind.LIVE_HOME), true, Optional.of(-59.0));
         CameraRepository.Record now = cameras.get(ref.id(), camera);
-        cameras.place(ref.id(), camera, new CameraPose(4.4, -0.35, 2.4, 215, 10), now.camera().masked(), now.version());
+        cameras.aim(ref.id(), camera, new CameraPose(4.4, -0.35, 2.4, 215, 10), now.version());
+        demo.touched(ref.id());
         assertThat(finding("link").evidence()).isEqualTo(Evidence.PREDICTED);
         assertThat(finding("link").reason()).contains("moved or masked since");
     }
@@ -109,6 +112,7 @@ class TrialsTest {
     private long joined(CameraPose pose) {
         long id = cameras.add(ref.id(), "T " + UUID.randomUUID().toString().substring(0, 8), "dunmark-post", pose, Camera.Settings.DEFAULT);
         cameras.markJoined(ref.id(), id);
+        demo.touched(ref.id());
         return id;
     }
 
@@ -118,7 +122,7 @@ class TrialsTest {
 
     private Finding finding(String what) {
         PromiseKey key = PromiseKey.ofCamera(camera, what);
-        return HouseholdJudge.judge(facts.load(ref.id())).promises().stream().map(judged -> judged.finding())
+        return HouseholdJudge.judge(households.of(ref.id()).facts()).promises().stream().map(judged -> judged.finding())
                 .filter(finding -> finding.promise().equals(key)).findFirst().orElseThrow();
     }
 }

@@ -11,6 +11,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.StringReader;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
@@ -38,11 +39,15 @@ import net.fortuna.ical4j.model.component.VEvent;
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
 import roofnest.app.firm.Staff;
-import roofnest.app.household.HouseholdRepository;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.ExperienceRepository;
+import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.NetworkRepository;
 import roofnest.app.secrets.SecretStore;
-import roofnest.app.survey.CameraRepository;
 import roofnest.app.web.PhotoFile;
 import roofnest.core.catalogue.Band;
+import roofnest.core.catalogue.PairingMethod;
+import roofnest.core.catalogue.PhoneKind;
 import roofnest.core.catalogue.WifiSecurity;
 import roofnest.core.judge.Camera;
 import roofnest.core.network.HomeNetwork;
@@ -57,6 +62,7 @@ class ReadyTest {
     @Autowired private HouseholdRepository households;
     @Autowired private CameraRepository cameras;
     @Autowired private NetworkRepository networks;
+    @Autowired private ExperienceRepository experience;
     @Autowired private SecretStore secrets;
 
     private final LocalDate due = LocalDate.now().plusDays(6);
@@ -81,6 +87,7 @@ class ReadyTest {
                 "Least trouble: Rename it, then Switch 5 GHz off while pairing, then Mixed security.",
                 "25 min, 6 other things have to rejoin");
         networks.addOtherThing(house, "lamps", 9);
+        demo.touched(house);
         assertThat(page("/ready")).contains("Least trouble: An access point for the cameras.", "30 min, nothing else has to rejoin");
         assertThat(page).doesNotContain("plainwords22");
     }
@@ -100,7 +107,7 @@ class ReadyTest {
         assertThat(row.name()).isEqualTo("lathe-house");
         assertThat(row.security()).isEqualTo(WifiSecurity.WPA2_WPA3);
         assertThat(row.bands()).containsExactly(Band.GHZ_2_4);
-        assertThat(secrets.wifiPasswordForRules(house)).contains("plainwords22");
+        assertThat(demo.wifiPassword(house)).contains("plainwords22");
         assertThat(page("/ready")).contains("suit every camera");
     }
 
@@ -143,7 +150,7 @@ class ReadyTest {
         MockHttpServletResponse response
                 = perform(multipart(path("/ready/label")).file(new MockMultipartFile("photo", CodePhotos.of(WifiCode.text(onLabel)))));
         assertThat(response.getStatus()).isEqualTo(302);
-        assertThat(secrets.wifiPasswordForRules(house)).contains("new;word:4,5");
+        assertThat(demo.wifiPassword(house)).contains("new;word:4,5");
         assertThat(networks.find(house).orElseThrow().bands()).hasSize(2);
         perform(multipart(path("/ready/label")).param("code", "WIFI:T:WPA;S:upstairs;P:other words 7;;"));
         assertThat(networks.all(house)).extracting(NetworkRepository.NetworkRow::name).containsExactly("lathe house", "upstairs");
@@ -239,16 +246,14 @@ class ReadyTest {
 
     @Test
     void our_own_runs_teach_the_minutes_and_rehearsals_do_not() throws Exception {
-        long camera = demo.jdbc().sql("select min(id) from camera where household_id = :house").param("house", house).query(Long.class)
-                .single();
-        for (boolean bench : new boolean[] {true, false}) {
-            demo.jdbc().sql("""
-                insert into run (household_id, camera_id, way, network_name, bench, started_at, started_by, finished_at)
-                values (:house, :camera, 'STICKER', 'lathe house', :bench, now() - interval '60 minutes', 'Jory Penhale', now())
-                """).param("house", house).param("camera", camera).param("bench", bench).update();
-        }
-        assertThat(page("/ready/hours")).contains("min, by 1 run of ours and the catalogue");
-        demo.jdbc().sql("delete from run where household_id = :house").param("house", house).update();
+        long before = page("/ready/hours").split("of ours and the catalogue", -1).length;
+        experience.runOver(demo.staff("jory").firmId(), "dunmark-post", PairingMethod.Way.STICKER, PhoneKind.ONE_TAP, true,
+                Duration.ofMinutes(60));
+        experience.runOver(demo.staff("jory").firmId(), "dunmark-post", PairingMethod.Way.STICKER, PhoneKind.ONE_TAP, true,
+                Duration.ofMinutes(121));
+        assertThat(page("/ready/hours")).as("one that was left lying does not count").contains("min, by 1 run of ours and the catalogue");
+        demo.jdbc().sql("delete from run_experience where firm_id = :firm").param("firm", demo.staff("jory").firmId()).update();
+        assertThat(page("/ready/hours").split("of ours and the catalogue", -1)).hasSize((int) before);
     }
 
     @Test
@@ -283,12 +288,13 @@ class ReadyTest {
         cameras.add(theirs, "Door eye", "cairnlow-eave", new CameraPose(0, 0, 2.5, 0, 10), Camera.Settings.DEFAULT);
         String kit = "/households/" + theirs + "/ready/kit";
         MockHttpServletResponse refused = mvc.perform(
-                post(kit + "/prices").with(user(petra)).with(csrf()).param("price-0", "cheap").param("tax", "10").param("currency", "E"))
+                post(kit + "/prices").with(user(petra)).with(csrf()).param("price-0", "cheap").param("tax", "10").param("currency", "E")
+                        .param("version", "0"))
                 .andReturn().getResponse();
         assertThat(refused.getStatus()).isEqualTo(422);
         assertThat(refused.getContentAsString()).contains("Enter a price", "cheap");
         mvc.perform(post(kit + "/prices").with(user(petra)).with(csrf()).param("price-0", "100,10").param("price-2", "60")
-                .param("tax", "10").param("currency", "eur"));
+                .param("tax", "10").param("currency", "eur").param("version", "0"));
         String page = mvc.perform(get(kit).with(user(petra))).andReturn().getResponse().getContentAsString();
         assertThat(page).contains("100.10", "Tax, 10 %", "EUR", "Without a price, and not in the sum: Card of 64 GB");
         byte[] file = mvc.perform(get("/households/" + theirs + "/ready/quotation.pdf").with(user(petra))).andReturn().getResponse()

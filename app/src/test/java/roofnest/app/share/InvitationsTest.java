@@ -8,9 +8,10 @@ import org.springframework.beans.factory.annotation.Autowired;
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
-import roofnest.app.brief.ResidentRepository;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.MailRepository;
+import roofnest.app.records.ResidentRepository;
 import roofnest.app.web.BadInput;
-import roofnest.app.web.HouseholdRef;
 
 @AppTest
 class InvitationsTest {

@@ -13,8 +13,11 @@ import org.springframework.beans.factory.annotation.Autowired;
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
-import roofnest.app.household.FactsLoader;
-import roofnest.app.household.Judges;
+import roofnest.app.drawing.PlanDrawing;
+import roofnest.app.drawing.Svg;
+import roofnest.app.drawing.Readout;
+import roofnest.app.records.JudgedHouseholds;
+import roofnest.app.records.Judges;
 import roofnest.app.web.PromiseLine;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
@@ -27,7 +30,7 @@ import roofnest.core.view.MaskCell;
 
 @AppTest
 class LiveViewTest {
-    @Autowired private FactsLoader loader;
+    @Autowired private JudgedHouseholds households;
     @Autowired private Judges judges;
     @Autowired private Contouring contouring;
     @Autowired private DemoPlaces demo;
@@ -39,7 +42,7 @@ class LiveViewTest {
         assertThat(moved.footprints()).isNotEqualTo(before.footprints());
         assertThat(moved.picture().shapes()).isNotEqualTo(before.picture().shapes());
         assertThat(moved.promises()).isNotEqualTo(before.promises());
-        assertThat(moved.readouts()).extracting(LiveView.Readout::what).contains("blind under it", "face angle at river stairs", "signal");
+        assertThat(moved.readouts()).extracting(Readout::what).contains("blind under it", "face angle at river stairs", "signal");
         LiveView turned = live(camera().withPose(new CameraPose(11.4, 2.0, 2.4, 60, 12)));
         assertThat(turned.contours()).as("turning changes no signal").isEqualTo(before.contours());
         String had = before.contours().orElseThrow().key();
@@ -114,7 +117,7 @@ class LiveViewTest {
     }
 
     private HouseholdFacts facts() {
-        return loader.load(demo.household("Quiller"));
+        return households.of(demo.household("Quiller")).facts();
     }
 
     private Camera camera() {
@@ -128,6 +131,6 @@ class LiveViewTest {
 
     private LiveView live(Camera camera, Map<String, String> look) {
         HouseholdFacts facts = facts().withCamera(camera);
-        return LiveView.of(facts, judges.of(facts), camera, 0, Look.of(look), true, contouring);
+        return LiveView.of(facts, judges.of(facts), judges.of(facts).again(facts), camera, 0, Look.of(look), true, contouring);
     }
 }

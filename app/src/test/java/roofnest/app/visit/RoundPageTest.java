@@ -21,7 +21,7 @@ import net.fortuna.ical4j.model.Calendar;
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
-import roofnest.app.household.HouseholdRepository;
+import roofnest.app.records.HouseholdRepository;
 
 @AppTest
 class RoundPageTest {

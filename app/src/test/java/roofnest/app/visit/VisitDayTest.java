@@ -19,9 +19,9 @@ import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilde
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
 import roofnest.app.firm.Staff;
-import roofnest.app.household.HouseholdRepository;
-import roofnest.app.survey.CameraRepository;
-import roofnest.app.web.HouseholdRef;
+import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.HouseholdRef;
 import roofnest.core.judge.Camera;
 import roofnest.core.view.CameraPose;
 import roofnest.core.visit.Day;
@@ -53,7 +53,7 @@ class VisitDayTest {
         assertThat(page()).contains("0 of", "Do now", "Unpack, photograph the sticker, power on", "on time");
         Visits.Open open = visits.open(ref).orElseThrow();
         assertThat(open.day().now()).hasSize(1);
-        start();
+        assertThat(perform(post(path("/day/start")).param("installers", "1")).getStatus()).as("it is under way already").isEqualTo(409);
         assertThat(demo.jdbc().sql("select count(*) from visit where household_id = :id").param("id", ref.id()).query(Long.class).single())
                 .isEqualTo(1);
     }

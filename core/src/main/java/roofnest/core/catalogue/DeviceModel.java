@@ -1,6 +1,9 @@
 package roofnest.core.catalogue;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
+
 import roofnest.core.lang.Require;
+import roofnest.core.lang.Worded;
 
 /**
  * One camera model of the catalogue.
@@ -11,12 +14,34 @@ import roofnest.core.lang.Require;
  * @param hub key of the hub that it joins through, or may join through; null when it knows none
  * @param peopleMax how many accounts can look through it; null when its maker sets no limit
  * @param pans whether it turns and tilts by motor
+ * @param body how it is drawn
  */
 public record DeviceModel(
         String key, String maker, String name, String summary, LensSpec lens, RadioSpec radio, CredentialRule credentials,
         SetUp setUp, PasswordRule passwordRule, String factoryPassword, PowerSpec power, MotionSpec motion,
         RecordingSpec recording, MaskGrid mask, MountSpec mount, Sharing sharing, String factoryAddress, AlertSpec alerts,
-        String hub, Integer peopleMax, Boolean pans) implements Joinable {
+        String hub, Integer peopleMax, Boolean pans, Body body) implements Joinable {
+
+    /** The body that a device has. */
+    public enum Body implements Worded {
+        @JsonProperty("camera")
+        CAMERA("a camera"),
+        @JsonProperty("bell")
+        BELL("a doorbell"),
+        @JsonProperty("phone")
+        PHONE("a phone");
+
+        private final String words;
+
+        Body(String words) {
+            this.words = words;
+        }
+
+        @Override
+        public String words() {
+            return words;
+        }
+    }
 
     /** The cells in which a picture can be blacked out: columns from the left A, B, …; rows from the top 1, 2, …. */
     public record MaskGrid(int columns, int rows) {
@@ -37,6 +62,7 @@ public record DeviceModel(
         summary = Require.text("summary", summary, 200);
         alerts = alerts == null ? AlertSpec.PLAIN : alerts;
         pans = pans != null && pans;
+        body = body == null ? Body.CAMERA : body;
         if (peopleMax != null) {
             Require.inRange("people who can look", peopleMax, 1, 1000);
         }
@@ -45,6 +71,6 @@ public record DeviceModel(
     public DeviceModel withKey(String otherKey) {
         return new DeviceModel(otherKey, maker, name, summary, lens, radio, credentials, setUp, passwordRule, factoryPassword, power,
                 motion, recording, mask, mount, sharing, factoryAddress,
-                alerts, hub, peopleMax, pans);
+                alerts, hub, peopleMax, pans, body);
     }
 }

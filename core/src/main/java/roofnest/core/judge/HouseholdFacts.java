@@ -45,6 +45,11 @@ public record HouseholdFacts(
                 readings);
     }
 
+    /** The same household with another network, or none. */
+    public HouseholdFacts withNetwork(Optional<HomeNetwork> other) {
+        return new HouseholdFacts(plan, cameras, written, other, otherThings, access, proofs, climate, today, handedOver, readings);
+    }
+
     public HouseholdFacts withCameras(List<Camera> others) {
         return new HouseholdFacts(plan, others, written, network, otherThings, access, proofs, climate, today, handedOver, readings);
     }

@@ -25,10 +25,13 @@ public final class Require {
         return inRange(field, value, -Double.MAX_VALUE, Double.MAX_VALUE);
     }
 
-    /** Returns {@code text} stripped, if it then has between one and {@code maxLength} characters. */
+    /** Returns {@code text} stripped, if it then has between one and {@code maxLength} characters and no control among them. */
     public static String text(String field, String text, int maxLength) {
         if (text == null || text.isBlank()) {
             throw new IllegalArgumentException(field + " is empty");
+        }
+        if (Text.hasControls(text)) {
+            throw new IllegalArgumentException(field + " has characters that cannot be shown");
         }
         String stripped = text.strip();
         if (stripped.length() > maxLength) {

@@ -41,13 +41,15 @@ public record MethodOrder(List<Ranked> ways, Map<Way, String> ruledOut, double e
      * The firm's runs with one model and one way.
      *
      * @param sameFamily with this family of phones
-     * @param minutes that those took which worked
+     * @param timed those that worked and took no longer than a run does that is not left lying
+     * @param minutes that these took together
      */
-    public record Log(Counts all, Counts sameFamily, List<Double> minutes) {
-        public static final Log NONE = new Log(new Counts(0, 0), new Counts(0, 0), List.of());
+    public record Log(Counts all, Counts sameFamily, int timed, double minutes) {
+        public static final Log NONE = new Log(new Counts(0, 0), new Counts(0, 0), 0, 0);
 
         public Log {
-            minutes = List.copyOf(minutes);
+            Require.inRange("timed runs", timed, 0, all.worked());
+            Require.inRange("minutes together", minutes, 0, Double.MAX_VALUE);
         }
     }
 
@@ -118,8 +120,7 @@ public record MethodOrder(List<Ranked> ways, Map<Way, String> ruledOut, double e
     private static Ranked ranked(PairingMethod method, Log log) {
         double anyPhone = posterior(method.chance(), log.all());
         double chance = posterior(anyPhone, log.sameFamily());
-        double sum = log.minutes().stream().mapToDouble(Double::doubleValue).sum();
-        double minutes = (PRIOR_TIMES * method.minutes() + sum) / (PRIOR_TIMES + log.minutes().size());
+        double minutes = (PRIOR_TIMES * method.minutes() + log.minutes()) / (PRIOR_TIMES + log.timed());
         return new Ranked(method.way(), minutes, method.minutesLost(), chance, log.all().worked() + log.all().failed());
     }
 

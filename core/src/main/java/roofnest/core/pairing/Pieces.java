@@ -77,6 +77,11 @@ final class Pieces {
         steps.set(steps.size() - 1, steps.get(steps.size() - 1).withPatience(words));
     }
 
+    /** Of the step that was added last. */
+    void trait(Step.Trait trait) {
+        steps.set(steps.size() - 1, steps.get(steps.size() - 1).with(trait));
+    }
+
     private void form(String id, String title, String instruction, int seconds, Step.Form form, String next) {
         steps.add(new Step(id, title, instruction, Duration.ofSeconds(seconds), Optional.empty(), form, "", List.of()));
         formNext.put(id, next);
@@ -206,6 +211,7 @@ final class Pieces {
         answers.add(light(DeviceState.OFF, NO_LIGHT));
         step(LOOK_AGAIN, "Look at its light", "Shade it with a hand and watch it for four seconds. Its light says where it is.", 10, null,
                 "Which is it?", answers);
+        trait(Step.Trait.ASKS_FOR_LIGHT);
     }
 
     /** What to do about a password that nobody knows: a letter first, a reset only with the owner's word. */
@@ -251,12 +257,14 @@ final class Pieces {
                         + ". Type here what you set there; it goes into the sealed store.",
                 60,
                 Step.Form.DEVICE_PASSWORD, first ? SETTLE : UPDATE);
+        trait(Step.Trait.SEEN_LIVE);
         step(UPDATE, first ? "Let it take its update" : "Start the firmware update",
                 (first ? "It works only once it is updated. " : "") + "About " + (setUp.updateSeconds() + 59) / 60
                         + " minutes; leave its power on. Use the time for the next device.",
                 setUp.updateSeconds(), HandsOn.UPDATE, "What does the app say?",
                 List.of(seen(Sight.UPDATED, "Up to date", "the newest version is on it", first ? PASSWORD : SETTLE),
                         seen(Sight.UPDATE_FAILED, "The update failed", "a bad download: once more", UPDATE)));
+        trait(Step.Trait.SEEN_LIVE);
         form(SETTLE, "Set its clock" + (setUp.recovery() == Recovery.MAIL ? " and its recovery address" : ""),
                 "Clock and zone as the phone's. Note the version that it shows now."
                         + (setUp.recovery() == Recovery.MAIL ? " The recovery address is the householder's, never ours." : ""),

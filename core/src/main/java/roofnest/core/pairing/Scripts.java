@@ -107,6 +107,7 @@ public final class Scripts {
                 List.of(p.light(DeviceState.JOINING, Pieces.JOINING), p.light(DeviceState.JOINED, Pieces.LIVE),
                         p.light(DeviceState.READY, Pieces.WRONG).failing(),
                         p.seen(Sight.WENT_HOME, "The phone left " + own, "the details never arrived", WENT_HOME)));
+        p.trait(Step.Trait.NEEDS_WIFI_PASSWORD);
         p.joining(HOTSPOT);
         p.ownersWordAndReset(HOTSPOT);
         p.lookAgain(HOTSPOT);
@@ -122,6 +123,7 @@ public final class Scripts {
                 + "makes small squares.",
                 30, HandsOn.MAKE_CODE, "What does the phone show?",
                 List.of(p.seen(Sight.CODE_SHOWN, "A square code", "ready to be held up", SHOW_CODE)));
+        p.trait(Step.Trait.NEEDS_WIFI_PASSWORD);
         List<Answer> answers = new ArrayList<>(List.of(p.light(DeviceState.JOINING, Pieces.JOINING),
                 p.light(DeviceState.JOINED, Pieces.LIVE), p.light(DeviceState.READY, Pieces.LOOK_OVER).failing()));
         p.lightIfTold(answers, DeviceState.LISTENING, SHOW_CODE);
@@ -161,6 +163,7 @@ public final class Scripts {
                         + p.setUp.limits().windowSeconds() + " s.",
                 30,
                 HandsOn.BROADCAST, "What does it show?", answers);
+        p.trait(Step.Trait.NEEDS_WIFI_PASSWORD);
         p.joining(BROADCAST);
         p.ownersWordAndReset(begin);
         p.lookAgain(begin);
@@ -207,6 +210,7 @@ public final class Scripts {
                 30,
                 HandsOn.SEND_DETAILS, "What does it show?", List.of(p.light(DeviceState.JOINING, RESTART),
                         p.light(DeviceState.JOINED, PULL), p.light(DeviceState.READY, Pieces.WRONG).failing()));
+        p.trait(Step.Trait.NEEDS_WIFI_PASSWORD);
         p.step(RESTART, "Leave the cable in while it restarts",
                 "Count it down: " + p.setUp.limits().restartSeconds() + " s, then up to " + p.setUp.joinSeconds()
                         + " s more. Pulled early, it begins from the start.",
@@ -248,6 +252,7 @@ public final class Scripts {
                 List.of(p.light(DeviceState.READY, CABLE), p.light(DeviceState.BOOTING, Pieces.BOOT), p.light(DeviceState.JOINING, RESTART),
                         p.light(DeviceState.JOINED, PULL), p.light(DeviceState.FAILED, Pieces.OWNERS_WORD),
                         p.light(DeviceState.OFF, Pieces.NO_LIGHT)));
+        p.trait(Step.Trait.ASKS_FOR_LIGHT);
     }
 
     private static void pushButton(Pieces p) {

@@ -108,13 +108,16 @@ public record Day(List<Task> inHand, List<Running> byItself, List<Task> now, Lis
                     waits.add(id + HANDS);
                 }
             }
-            pinned.add(new Task(task.id(), task.row(), task.what(), task.handsOnMinutes(), task.handsFreeMinutes(), waits, task.needs()));
+            pinned.add(new Task(task.id(), task.about(), task.row(), task.what(), task.handsOnMinutes(), task.handsFreeMinutes(), waits,
+                    task.needs()));
         }
         List<Task> split = new ArrayList<>();
         for (Task task : pinned) {
             if (held.contains(task.id())) {
-                split.add(new Task(task.id() + HANDS, task.row(), task.what(), task.handsOnMinutes(), 0, task.after(), task.needs()));
-                split.add(new Task(task.id(), task.row(), task.what(), 0, task.handsFreeMinutes(), Set.of(task.id() + HANDS), Set.of()));
+                split.add(new Task(task.id() + HANDS, task.about(), task.row(), task.what(), task.handsOnMinutes(), 0, task.after(),
+                        task.needs()));
+                split.add(new Task(task.id(), task.about(), task.row(), task.what(), 0, task.handsFreeMinutes(), Set.of(task.id() + HANDS),
+                        Set.of()));
             } else {
                 split.add(task);
             }
@@ -137,14 +140,15 @@ public record Day(List<Task> inHand, List<Running> byItself, List<Task> now, Lis
 
     /** What is begun waits for nothing any longer, in whatever order it was begun. */
     private static Task left(Task task, int handsOnMinutes, int handsFreeMinutes) {
-        return new Task(task.id(), task.row(), task.what(), handsOnMinutes, handsFreeMinutes, Set.of(),
+        return new Task(task.id(), task.about(), task.row(), task.what(), handsOnMinutes, handsFreeMinutes, Set.of(),
                 handsOnMinutes == 0 ? Set.of() : task.needs());
     }
 
     private static Task after(Task task, Set<String> over) {
         Set<String> waits = new HashSet<>(task.after());
         waits.removeAll(over);
-        return new Task(task.id(), task.row(), task.what(), task.handsOnMinutes(), task.handsFreeMinutes(), waits, task.needs());
+        return new Task(task.id(), task.about(), task.row(), task.what(), task.handsOnMinutes(), task.handsFreeMinutes(), waits,
+                task.needs());
     }
 
     /** How much later than planned it ends, minutes; negative when earlier. */

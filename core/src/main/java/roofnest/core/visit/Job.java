@@ -48,10 +48,11 @@ public record Job(double networkMinutes, int rejoining, int people, List<Work> c
     /**
      * One camera's share of the work.
      *
+     * @param camera its number
      * @param pairing how it is joined
      * @param pairingMinutes hands and waiting together, as learned from the log
      */
-    public record Work(String name, DeviceModel model, PairingMethod.Way pairing, double pairingMinutes, double mountHeightM,
+    public record Work(long camera, String name, DeviceModel model, PairingMethod.Way pairing, double pairingMinutes, double mountHeightM,
             boolean joined, boolean mounted) {}
 
     /** Its tasks, in the order in which they are done without a plan. */
@@ -59,24 +60,28 @@ public record Job(double networkMinutes, int rejoining, int people, List<Work> c
         List<Task> tasks = new ArrayList<>();
         Set<String> network = new HashSet<>();
         if (networkMinutes > 0) {
-            tasks.add(new Task("router", "House", "Change the router", (int) Math.ceil(networkMinutes), 3, Set.of(),
+            tasks.add(new Task("router", Task.About.house(Task.Kind.ROUTER), "House", "Change the router", (int) Math.ceil(networkMinutes),
+                    3, Set.of(),
                     Set.of(Task.Need.PHONE)));
             network.add("router");
         }
         if (rejoining > 0) {
-            tasks.add(new Task("rejoin", "House", "Rejoin " + rejoining + (rejoining == 1 ? " other thing" : " other things"),
-                    pace.minutes("rejoin", MINUTES_A_REJOIN * rejoining), 0, network, Set.of()));
+            tasks.add(new Task("rejoin", Task.About.house(Task.Kind.REJOIN), "House",
+                    "Rejoin " + rejoining + (rejoining == 1 ? " other thing" : " other things"),
+                    pace.minutes(Task.Kind.REJOIN, MINUTES_A_REJOIN * rejoining), 0, network, Set.of()));
         }
         Set<String> proved = new HashSet<>();
         for (int i = 0; i < cameras.size(); i++) {
             proved.add(camera(tasks, cameras.get(i), "camera " + (i + 1) + " ", network));
         }
         if (people > 0) {
-            tasks.add(new Task("share", "House", "Give " + people + (people == 1 ? " person" : " people") + " access",
-                    pace.minutes("share", A_PERSON * people), 0, proved, Set.of(Task.Need.PHONE)));
+            tasks.add(new Task("share", Task.About.house(Task.Kind.SHARE), "House",
+                    "Give " + people + (people == 1 ? " person" : " people") + " access",
+                    pace.minutes(Task.Kind.SHARE, A_PERSON * people), 0, proved, Set.of(Task.Need.PHONE)));
             proved = Set.of("share");
         }
-        tasks.add(new Task("hand over", "House", "Hand over", pace.minutes("hand over", HAND_OVER), 0, proved, Set.of()));
+        tasks.add(new Task("hand over", Task.About.house(Task.Kind.HAND_OVER), "House", "Hand over",
+                pace.minutes(Task.Kind.HAND_OVER, HAND_OVER), 0, proved, Set.of()));
         return tasks;
     }
 
@@ -88,28 +93,35 @@ public record Job(double networkMinutes, int rejoining, int people, List<Work> c
             int boot = minutes(model.setUp().bootSeconds());
             int join = minutes(model.setUp().joinSeconds());
             int hands = Math.max(2, (int) Math.ceil(work.pairingMinutes()) - boot - join);
-            tasks.add(new Task(id + "unpack", work.name(), "Unpack, photograph the sticker, power on", pace.minutes("unpack", UNPACK), boot,
+            tasks.add(new Task(id + "unpack", Task.About.camera(Task.Kind.UNPACK, work.camera()), work.name(),
+                    "Unpack, photograph the sticker, power on", pace.minutes(Task.Kind.UNPACK, UNPACK), boot,
                     Set.of(), Set.of()));
             Set<String> ready = new HashSet<>(network);
             ready.add(id + "unpack");
             tasks.add(
-                    new Task(id + "pair", work.name(), "Join it: " + work.pairing().words(), hands, join, ready, Set.of(Task.Need.PHONE)));
-            tasks.add(new Task(id + "secure", work.name(), "Own password, name, start the update",
-                    pace.minutes("secure", OWN_PASSWORD_AND_NAME), UPDATE, Set.of(id + "pair"), Set.of(Task.Need.PHONE)));
+                    new Task(id + "pair", Task.About.camera(Task.Kind.PAIR, work.camera()), work.name(),
+                            "Join it: " + work.pairing().words(), hands, join, ready, Set.of(Task.Need.PHONE)));
+            tasks.add(new Task(id + "secure", Task.About.camera(Task.Kind.SECURE, work.camera()), work.name(),
+                    "Own password, name, start the update",
+                    pace.minutes(Task.Kind.SECURE, OWN_PASSWORD_AND_NAME), UPDATE, Set.of(id + "pair"), Set.of(Task.Need.PHONE)));
             last = id + "secure";
         }
         if (!work.mounted()) {
             boolean high = work.mountHeightM() > LADDER_FROM_M;
             Set<Task.Need> ladder = high ? Set.of(Task.Need.LADDER) : Set.of();
-            tasks.add(new Task(id + "try", work.name(), "Try its place with the live picture", pace.minutes("try", TRY_THE_PLACE), 0,
+            tasks.add(new Task(id + "try", Task.About.camera(Task.Kind.TRY, work.camera()), work.name(),
+                    "Try its place with the live picture", pace.minutes(Task.Kind.TRY, TRY_THE_PLACE), 0,
                     last == null ? Set.of() : Set.of(last), both(ladder)));
-            tasks.add(new Task(id + "mount", work.name(), "Drill and mount",
-                    pace.minutes("mount", MOUNT + A_SCREW * model.mount().screws() + (high ? LADDER : 0)), 0, Set.of(id + "try"), ladder));
-            tasks.add(new Task(id + "aim", work.name(), "Aim, mask and tune", pace.minutes("aim", AIM_AND_TUNE), 0, Set.of(id + "mount"),
+            tasks.add(new Task(id + "mount", Task.About.camera(Task.Kind.MOUNT, work.camera()), work.name(), "Drill and mount",
+                    pace.minutes(Task.Kind.MOUNT, MOUNT + A_SCREW * model.mount().screws() + (high ? LADDER : 0)), 0, Set.of(id + "try"),
+                    ladder));
+            tasks.add(new Task(id + "aim", Task.About.camera(Task.Kind.AIM, work.camera()), work.name(), "Aim, mask and tune",
+                    pace.minutes(Task.Kind.AIM, AIM_AND_TUNE), 0, Set.of(id + "mount"),
                     both(ladder)));
             last = id + "aim";
         }
-        tasks.add(new Task(id + "prove", work.name(), "Walk test, alert, look from away", pace.minutes("prove", WALK_TEST), 2,
+        tasks.add(new Task(id + "prove", Task.About.camera(Task.Kind.PROVE, work.camera()), work.name(), "Walk test, alert, look from away",
+                pace.minutes(Task.Kind.PROVE, WALK_TEST), 2,
                 last == null ? Set.of() : Set.of(last), Set.of(Task.Need.PHONE)));
         return id + "prove";
     }

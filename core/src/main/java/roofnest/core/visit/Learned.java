@@ -1,7 +1,5 @@
 package roofnest.core.visit;
 
-import java.util.List;
-
 import roofnest.core.lang.Require;
 
 /**
@@ -14,10 +12,13 @@ public record Learned(double minutes, int runs) {
     /** A run that took longer was left lying, minutes. */
     public static final double LONGEST_MINUTES = 120;
 
-    public static Learned from(double priorMinutes, List<Double> seenMinutes) {
+    /**
+     * @param runs of the log that took at most {@link #LONGEST_MINUTES}
+     * @param sumMinutes that they took together
+     */
+    public static Learned from(double priorMinutes, int runs, double sumMinutes) {
         Require.inRange("minutes", priorMinutes, 0, LONGEST_MINUTES);
-        List<Double> counted = seenMinutes.stream().filter(minutes -> minutes > 0 && minutes <= LONGEST_MINUTES).toList();
-        double sum = counted.stream().mapToDouble(Double::doubleValue).sum();
-        return new Learned((PRIOR_WEIGHT * priorMinutes + sum) / (PRIOR_WEIGHT + counted.size()), counted.size());
+        Require.inRange("minutes together", sumMinutes, 0, LONGEST_MINUTES * runs);
+        return new Learned((PRIOR_WEIGHT * priorMinutes + sumMinutes) / (PRIOR_WEIGHT + runs), runs);
     }
 }

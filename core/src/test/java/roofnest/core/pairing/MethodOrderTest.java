@@ -64,7 +64,7 @@ class MethodOrderTest {
 
     @Test
     void a_way_that_keeps_failing_here_falls_behind_and_says_so() {
-        Log failing = new Log(new Counts(0, 12), new Counts(0, 12), List.of());
+        Log failing = new Log(new Counts(0, 12), new Counts(0, 12), 0, 0);
         MethodOrder order = MethodOrder.of(LEDGE, ANYTHING, Map.of(Way.PUSH_BUTTON, failing));
         assertThat(order.ways().get(order.ways().size() - 1).way()).isEqualTo(Way.PUSH_BUTTON);
         assertThat(order.ways().get(order.ways().size() - 1).reason()).contains("by 12 runs of ours");
@@ -73,9 +73,9 @@ class MethodOrderTest {
     @Test
     void runs_on_the_same_family_of_phones_weigh_more_than_on_any() {
         Counts half = new Counts(5, 5);
-        double onThis = chance(new Log(half, new Counts(5, 0), List.of()));
-        double onOther = chance(new Log(half, new Counts(0, 5), List.of()));
-        double untold = chance(new Log(half, new Counts(0, 0), List.of()));
+        double onThis = chance(new Log(half, new Counts(5, 0), 0, 0));
+        double onOther = chance(new Log(half, new Counts(0, 5), 0, 0));
+        double untold = chance(new Log(half, new Counts(0, 0), 0, 0));
         assertThat(onThis).isGreaterThan(untold);
         assertThat(onOther).isLessThan(untold);
         assertThat(untold).isCloseTo((6 * 0.7 + 5) / 16, within(1e-12));
@@ -84,7 +84,7 @@ class MethodOrderTest {
     @Test
     void minutes_of_runs_that_worked_move_the_catalogues() {
         double minutes = MethodOrder
-                .of(LEDGE, ANYTHING, Map.of(Way.PUSH_BUTTON, new Log(new Counts(3, 0), new Counts(0, 0), List.of(9.0, 9.0, 9.0)))).ways()
+                .of(LEDGE, ANYTHING, Map.of(Way.PUSH_BUTTON, new Log(new Counts(3, 0), new Counts(0, 0), 3, 27))).ways()
                 .stream()
                 .filter(way -> way.way() == Way.PUSH_BUTTON).findFirst().orElseThrow().minutes();
         assertThat(minutes).isEqualTo((3 * 3 + 27) / 6.0);

@@ -106,8 +106,8 @@ class DayTest {
             @ForAll @IntRange(min = 1, max = 2) int installers) {
         Catalogue catalogue = Catalogue.shipped();
         Job job = new Job(0, 0, 1, List.of(
-                new Job.Work("Gate", catalogue.get("dunmark-post"), PairingMethod.Way.HOTSPOT, 6, 2.4, false, false),
-                new Job.Work("Sill", catalogue.get("oskarra-sill"), PairingMethod.Way.PHONE_CODE, 5, 1.4, false, false)));
+                new Job.Work(4, "Gate", catalogue.get("dunmark-post"), PairingMethod.Way.HOTSPOT, 6, 2.4, false, false),
+                new Job.Work(9, "Sill", catalogue.get("oskarra-sill"), PairingMethod.Way.PHONE_CODE, 5, 1.4, false, false)));
         List<Timeline.Placed> planned = Timeline.shortest(job.tasks(), installers).placed();
         Map<String, Day.Mark> marks = new HashMap<>();
         int clock = 0;
@@ -136,19 +136,30 @@ class DayTest {
 
     @Test
     void the_firms_own_pace_takes_the_place_of_ordinary_practice_bit_by_bit() {
-        assertThat(Pace.from(List.of()).of("mount")).isEqualTo(1);
-        Pace slow = Pace.from(List.of(new Pace.Seen("mount", 10, 20), new Pace.Seen("mount", 10, 20), new Pace.Seen("mount", 10, 20)));
-        assertThat(slow.of("mount")).isEqualTo((3 * 1 + 3 * 2) / 6.0);
-        assertThat(slow.of("aim")).isEqualTo(1);
-        Job.Work work = new Job.Work("Gate", Catalogue.shipped().get("dunmark-post"), PairingMethod.Way.HOTSPOT, 6, 2.4, false, false);
+        assertThat(Pace.from(List.of()).of(Task.Kind.MOUNT)).isEqualTo(1);
+        Pace slow = Pace.from(List.of(new Pace.Seen(Task.Kind.MOUNT, 3, 6)));
+        assertThat(slow.of(Task.Kind.MOUNT)).isEqualTo((3 * 1 + 3 * 2) / 6.0);
+        assertThat(slow.of(Task.Kind.AIM)).isEqualTo(1);
+        Job.Work work = new Job.Work(4, "Gate", Catalogue.shipped().get("dunmark-post"), PairingMethod.Way.HOTSPOT, 6, 2.4, false, false);
         int ordinary = new Job(0, 0, 0, List.of(work)).tasks().stream().filter(task -> task.id().equals("camera 1 mount")).findFirst()
                 .orElseThrow().handsOnMinutes();
         int own = new Job(0, 0, 0, List.of(work), slow).tasks().stream().filter(task -> task.id().equals("camera 1 mount")).findFirst()
                 .orElseThrow().handsOnMinutes();
         assertThat(own).isEqualTo((int) Math.round(ordinary * 1.5));
-        assertThat(Pace.kindOf("camera 12 mount")).isEqualTo("mount");
-        assertThat(Pace.kindOf("hand over")).isEqualTo("hand over");
-        assertThat(Pace.from(List.of(new Pace.Seen("aim", 6, 0.1))).of("aim")).isEqualTo(1);
-        assertThat(Pace.from(List.of(new Pace.Seen("aim", 1, 600))).of("aim")).isEqualTo((3 + 4) / 4.0);
+        assertThatThrownBy(() -> new Pace.Seen(Task.Kind.AIM, 1, 4.1)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new Pace.Seen(Task.Kind.AIM, 2, 0.4)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void every_task_says_what_kind_it_is_and_whose() {
+        Job.Work work = new Job.Work(42, "Gate", Catalogue.shipped().get("dunmark-post"), PairingMethod.Way.HOTSPOT, 6, 2.4, false, false);
+        List<Task> tasks = new Job(5, 2, 1, List.of(work)).tasks();
+        assertThat(tasks).extracting(task -> task.about().kind()).containsExactly(Task.Kind.ROUTER, Task.Kind.REJOIN, Task.Kind.UNPACK,
+                Task.Kind.PAIR, Task.Kind.SECURE, Task.Kind.TRY, Task.Kind.MOUNT, Task.Kind.AIM, Task.Kind.PROVE, Task.Kind.SHARE,
+                Task.Kind.HAND_OVER);
+        assertThat(tasks).filteredOn(task -> task.row().equals("Gate")).extracting(task -> task.about().camera())
+                .containsOnly(Optional.of(42L));
+        assertThat(tasks).filteredOn(task -> task.row().equals("House")).extracting(task -> task.about().camera())
+                .containsOnly(Optional.empty());
     }
 }

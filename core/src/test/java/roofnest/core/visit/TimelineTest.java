@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -144,8 +143,8 @@ class TimelineTest {
 
     @Test
     void a_job_brings_its_tasks_in_their_order() {
-        Job job = new Job(8, 2, 3, List.of(new Job.Work("Stairs eye", POST, PairingMethod.Way.HOTSPOT, 9, 2.6, false, false),
-                new Job.Work("Old eye", POST, PairingMethod.Way.HOTSPOT, 9, 2.6, true, true)));
+        Job job = new Job(8, 2, 3, List.of(new Job.Work(7, "Stairs eye", POST, PairingMethod.Way.HOTSPOT, 9, 2.6, false, false),
+                new Job.Work(7, "Old eye", POST, PairingMethod.Way.HOTSPOT, 9, 2.6, true, true)));
         List<Task> tasks = job.tasks();
         assertThat(tasks).extracting(Task::id).containsExactly("router", "rejoin", "camera 1 unpack", "camera 1 pair", "camera 1 secure",
                 "camera 1 try", "camera 1 mount", "camera 1 aim",
@@ -160,7 +159,7 @@ class TimelineTest {
 
     @Test
     void a_low_mount_needs_no_ladder() {
-        Job job = new Job(0, 0, 0, List.of(new Job.Work("Sill", POST, PairingMethod.Way.HOTSPOT, 9, 1.4, true, false)));
+        Job job = new Job(0, 0, 0, List.of(new Job.Work(7, "Sill", POST, PairingMethod.Way.HOTSPOT, 9, 1.4, true, false)));
         assertThat(job.tasks()).noneMatch(task -> task.needs().contains(Task.Need.LADDER));
         assertThat(job.tasks()).extracting(Task::id).containsExactly("camera 1 try", "camera 1 mount", "camera 1 aim", "camera 1 prove",
                 "hand over");
@@ -168,11 +167,13 @@ class TimelineTest {
 
     @Test
     void the_log_takes_the_place_of_the_catalogue_as_it_grows() {
-        assertThat(Learned.from(8, List.of()).minutes()).isEqualTo(8);
-        assertThat(Learned.from(8, List.of(4.0, 4.0, 4.0)).minutes()).isCloseTo(6, within(1e-9));
-        Learned many = Learned.from(8, new ArrayList<>(Collections.nCopies(97, 4.0)));
+        assertThat(Learned.from(8, 0, 0).minutes()).isEqualTo(8);
+        assertThat(Learned.from(8, 3, 12).minutes()).isCloseTo(6, within(1e-9));
+        Learned many = Learned.from(8, 97, 97 * 4);
         assertThat(many.minutes()).isCloseTo((3 * 8 + 97 * 4) / 100.0, within(1e-9));
-        assertThat(Learned.from(8, List.of(900.0, -3.0))).isEqualTo(new Learned(8, 0));
+        assertThat(many.runs()).isEqualTo(97);
+        assertThatThrownBy(() -> Learned.from(8, 1, 121)).as("a run that was left lying").isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> Learned.from(8, 0, 1)).isInstanceOf(IllegalArgumentException.class);
     }
 
     @Test

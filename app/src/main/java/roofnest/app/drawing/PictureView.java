@@ -1,0 +1,107 @@
+package roofnest.app.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.LensSpec;
+import roofnest.core.judge.Camera;
+import roofnest.core.judge.House;
+import roofnest.core.judge.HouseholdFacts;
+import roofnest.core.lang.Numbers;
+import roofnest.core.plan.Place;
+import roofnest.core.plan.SpacePoint;
+import roofnest.core.promise.Promise;
+import roofnest.core.promise.Unit;
+import roofnest.core.view.CameraPicture;
+import roofnest.core.view.PictureShape;
+import roofnest.core.view.PixelDensity;
+import roofnest.core.view.Projection;
+import roofnest.core.view.Zone;
+
+/**
+ * A camera's computed picture, as drawn.
+ *
+ * @param columns and {@code rows} of the mask grid; 0 when the model cannot mask
+ */
+public record PictureView(
+        int width, int height, boolean night, List<Shape> shapes, List<FigureLabel> labels, List<Cell> masked, List<ZoneShape> zones,
+        int columns, int rows, String caption) {
+    /** @param kind what it shows and how it is shaded, as style classes */
+    public record Shape(String kind, String path) {}
+
+    public record FigureLabel(String words, double x, double y) {}
+
+    public record Cell(String name, double x, double y, double width, double height) {}
+
+    /** @param path in pixels; the name stands at ({@code x}, {@code y}) */
+    public record ZoneShape(String name, String path, double x, double y) {}
+
+    public static PictureView of(House house, HouseholdFacts facts, Camera at, boolean night) {
+        DeviceModel model = at.model();
+        LensSpec lens = model.lens();
+        Projection projection = new Projection(lens, at.pose());
+        List<Place> watched = house.plan().places().stream().filter(place -> isPromised(facts, place)).toList();
+        List<CameraPicture.Figure> figures = watched.stream()
+                .map(place -> new CameraPicture.Figure(place.name(), SpacePoint.at(place.at(), place.groundM()))).toList();
+        List<Shape> shapes = new CameraPicture(house.scene(), projection, night).shapes(figures).stream().map(PictureView::shape).toList();
+        double cellWidth = model.mask().canMask() ? (double) lens.widthPx() / model.mask().columns() : 0;
+        double cellHeight = model.mask().canMask() ? (double) lens.heightPx() / model.mask().rows() : 0;
+        List<Cell> masked = at.masked().stream().sorted()
+                .map(cell -> new Cell(cell.toString(), cell.column() * cellWidth, cell.row() * cellHeight, cellWidth, cellHeight)).toList();
+        String caption = "what " + at.name() + " will see"
+                + (night ? " at night, its own light reaching " + Numbers.plain(lens.nightRangeM()) + " m" : "")
+                + " · " + lens.widthPx() + " × " + lens.heightPx() + " px · " + Numbers.plain(lens.hfovDeg()) + "°";
+        return new PictureView(lens.widthPx(), lens.heightPx(), night, shapes, labels(watched, projection, at), masked,
+                at.zones().stream().map(zone -> zone(zone, lens)).toList(), model.mask().columns(), model.mask().rows(), caption);
+    }
+
+    private static List<FigureLabel> labels(List<Place> watched, Projection projection, Camera at) {
+        List<FigureLabel> labels = new ArrayList<>();
+        for (Place place : watched) {
+            SpacePoint overHead = SpacePoint.at(place.at(), place.groundM() + CameraPicture.Figure.HEIGHT_M + 0.15);
+            projection.pixel(overHead).filter(projection::inFrame).ifPresent(pixel -> labels.add(new FigureLabel(
+                    place.name() + " · " + Unit.PX_PER_M.format(PixelDensity.atPxPerM(projection, place.face())) + " at "
+                            + Numbers.fixed(at.pose().onPlan().distanceM(place.at()), 1) + " m",
+                    pixel.x(), pixel.y())));
+        }
+        return labels;
+    }
+
+    private static ZoneShape zone(Zone zone, LensSpec lens) {
+        List<Projection.Pixel> outline = zone.corners().stream()
+                .map(corner -> new Projection.Pixel(corner.acrossShare() * lens.widthPx(), corner.downShare() * lens.heightPx())).toList();
+        return new ZoneShape(zone.name(), Svg.pixels(outline), outline.stream().mapToDouble(Projection.Pixel::x).average().orElse(0),
+                outline.stream().mapToDouble(Projection.Pixel::y).average().orElse(0));
+    }
+
+    private static boolean isPromised(HouseholdFacts facts, Place place) {
+        return facts.written().stream()
+                .anyMatch(promise -> promise instanceof Promise.MakeOut makeOut && makeOut.placeId().equals(place.id())
+                        || promise instanceof Promise.RecordedBefore before && before.placeId().equals(place.id()));
+    }
+
+    /**
+     * All shapes as SVG paths, runs of one kind as one path. Written here and not by the template, since there are hundreds
+     * on every move; they hold nothing but our own class names and numbers.
+     */
+    public String paths() {
+        StringBuilder svg = new StringBuilder();
+        String open = null;
+        for (Shape shape : shapes) {
+            if (!shape.kind().equals(open)) {
+                svg.append(open == null ? "" : "\"/>").append("<path class=\"shape ").append(shape.kind()).append("\" d=\"");
+                open = shape.kind();
+            }
+            svg.append(shape.path());
+        }
+        return svg.append(open == null ? "" : "\"/>").toString();
+    }
+
+    public static Shape shape(PictureShape shape) {
+        String kind = shape.kind().name().toLowerCase(Locale.ROOT).replace('_', '-');
+        String shade = shape.shade() == 0 ? "" : " shade-" + shape.shade();
+        return new Shape(kind + shade + " lit-" + shape.lit(), Svg.pixels(shape.outline()));
+    }
+}

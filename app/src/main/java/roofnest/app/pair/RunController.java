@@ -1,0 +1,130 @@
+package roofnest.app.pair;
+
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+import roofnest.app.web.BadInput;
+import roofnest.app.web.Conflict;
+import roofnest.app.web.Form;
+import roofnest.core.catalogue.Cue;
+import roofnest.core.catalogue.PairingMethod;
+import roofnest.core.pairing.StateBelief;
+import roofnest.core.pairing.Step;
+import roofnest.standins.Fault;
+
+/** One run, one step a page, at a household and in the rehearsal room alike. */
+@Controller
+@RequestMapping({"/households/{household}/pair/runs/{run}", "/rehearsals/{rehearsal}"})
+class RunController {
+    private final RunDesk desk;
+    private final Clock clock;
+    private final SecureRandom random;
+
+    RunController(RunDesk desk, Clock clock, SecureRandom random) {
+        this.desk = desk;
+        this.clock = clock;
+        this.random = random;
+    }
+
+    @GetMapping
+    String run(RunPort port, Model model) {
+        return page(port, Form.empty(), model);
+    }
+
+    @PostMapping("/answer")
+    String answer(RunPort port, @RequestParam String step, @RequestParam String answer, RedirectAttributes flash) {
+        return taken(port, flash, () -> desk.answer(port, step, answer));
+    }
+
+    @PostMapping("/look-again")
+    String lookAgain(RunPort port, @RequestParam String step, RedirectAttributes flash) {
+        return taken(port, flash, () -> desk.lookAgain(port, step));
+    }
+
+    @PostMapping("/still-waiting")
+    String stillWaiting(RunPort port, @RequestParam String step, RedirectAttributes flash) {
+        return taken(port, flash, () -> desk.stillWaiting(port, step));
+    }
+
+    @PostMapping("/undo")
+    String undo(RunPort port, RedirectAttributes flash) {
+        return taken(port, flash, () -> desk.undo(port));
+    }
+
+    @PostMapping("/fill")
+    String fill(RunPort port, @RequestParam String step, Form form, Model model) {
+        return form.save(() -> desk.fill(port, step, form)) ? "redirect:" + port.path() : page(port, form, model);
+    }
+
+    @PostMapping("/way")
+    String changeWay(RunPort port, @RequestParam PairingMethod.Way way) {
+        return "redirect:" + desk.changeWay(port, way).path();
+    }
+
+    @PostMapping("/seen")
+    String seen(RunPort port, @RequestParam Cue.Light light, @RequestParam Cue.Rhythm rhythm, @RequestParam(defaultValue = "") String voice,
+            RedirectAttributes flash) {
+        Optional<String> heard = voice.isBlank() ? Optional.empty() : Optional.of(voice.strip());
+        flash.addFlashAttribute("belief", desk.seen(port, new StateBelief.Seen(light, rhythm, heard)));
+        return "redirect:" + port.path();
+    }
+
+    @PostMapping("/bench/hands")
+    String hands(RunPort port, RedirectAttributes flash) {
+        return taken(port, flash, () -> desk.handsOn(port));
+    }
+
+    @PostMapping("/bench/skip")
+    String skip(RunPort port, RedirectAttributes flash) {
+        return taken(port, flash, () -> desk.skipAhead(port));
+    }
+
+    /** Back to the run; when somebody else was quicker, with a word on what they did. */
+    private static String taken(RunPort port, RedirectAttributes flash, Runnable act) {
+        try {
+            act.run();
+        } catch (Conflict other) {
+            flash.addFlashAttribute("notice", other.getMessage());
+        }
+        return "redirect:" + port.path();
+    }
+
+    private String page(RunPort port, Form form, Model model) {
+        Open open = port.open();
+        model.addAttribute("form", form);
+        model.addAttribute("base", port.path());
+        Optional<String> instead = port.addTo(model, open, form);
+        if (instead.isPresent()) {
+            return instead.get();
+        }
+        model.addAttribute("run", RunView.of(open, OffsetDateTime.now(clock), clock.getZone()));
+        model.addAttribute("otherWays", open.state().changeMethod() ? port.otherWays(open) : List.of());
+        if (open.step().form() == Step.Form.DEVICE_PASSWORD) {
+            model.addAttribute("suggestedPassword", open.device().passwordRule().suggest(random));
+            model.addAttribute("passwordRule", open.device().passwordRule().words());
+        }
+        if (open.step().form() == Step.Form.NAME) {
+            model.addAttribute("suggestedName", port.suggestedName(open));
+        }
+        model.addAttribute("lights", Cue.Light.values());
+        model.addAttribute("rhythms", Cue.Rhythm.values());
+        return port.view();
+    }
+
+    static Fault faultOf(String name) {
+        return Arrays.stream(Fault.values()).filter(fault -> fault.name().equals(name)).findFirst()
+                .orElseThrow(() -> new BadInput("There is no such fault on the bench."));
+    }
+}

@@ -1,0 +1,92 @@
+package roofnest.app.records;
+
+import java.sql.Types;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+import roofnest.core.access.Access;
+
+/** Who has access to which camera. */
+@Repository
+public class AccessRepository {
+    private final JdbcClient jdbc;
+    private final ResidentRepository residents;
+
+    AccessRepository(JdbcClient jdbc, ResidentRepository residents) {
+        this.jdbc = jdbc;
+        this.residents = residents;
+    }
+
+    public Access of(long householdId) {
+        List<Access.Person> people = residents.of(householdId).stream()
+                .map(r -> new Access.Person(r.id(), r.name(), r.tie(), Optional.ofNullable(r.leftOn()))).toList();
+        List<Access.Grant> grants = jdbc.sql("""
+            select resident_id, camera_id, role, until_on
+            from access_grant
+            where household_id = :householdId
+            order by resident_id, camera_id
+            """)
+                .param("householdId", householdId)
+                .query((row, n) -> new Access.Grant(row.getLong("resident_id"), row.getLong("camera_id"),
+                        Access.Role.valueOf(row.getString("role")), Optional.ofNullable(row.getObject("until_on", LocalDate.class))))
+                .list();
+        return new Access(people, grants);
+    }
+
+    /** What somebody may do with a camera; empty when nothing. */
+    public Optional<Access.Role> roleOf(long householdId, long residentId, long cameraId) {
+        return jdbc
+                .sql("select role from access_grant where household_id = :householdId and resident_id = :resident and camera_id = :camera")
+                .param("householdId", householdId)
+                .param("resident", residentId)
+                .param("camera", cameraId)
+                .query((row, n) -> Access.Role.valueOf(row.getString("role"))).optional();
+    }
+
+    public void grant(long householdId, long residentId, long cameraId, Access.Role role, LocalDate until) {
+        jdbc.sql("""
+            insert into access_grant (household_id, resident_id, camera_id, role, until_on)
+            values (:householdId, :residentId, :cameraId, :role, :until)
+            on conflict (resident_id, camera_id) do update set role = excluded.role, until_on = excluded.until_on
+            """)
+                .param("householdId", householdId)
+                .param("residentId", residentId)
+                .param("cameraId", cameraId)
+                .param("role", role.name())
+                .param("until", until, Types.DATE)
+                .update();
+    }
+
+    public void revoke(long householdId, long residentId, long cameraId) {
+        jdbc.sql("""
+            delete from access_grant
+            where household_id = :householdId and resident_id = :residentId and camera_id = :cameraId
+            """)
+                .param("householdId", householdId)
+                .param("residentId", residentId)
+                .param("cameraId", cameraId)
+                .update();
+    }
+
+    /** Nobody looks through a camera that has left. */
+    public void revokeCamera(long householdId, long cameraId) {
+        jdbc.sql("delete from access_grant where household_id = :householdId and camera_id = :cameraId")
+                .param("householdId", householdId)
+                .param("cameraId", cameraId)
+                .update();
+    }
+
+    /** The firm's own access ends with the hand-over. */
+    public void revokeFirm(long householdId) {
+        jdbc.sql("""
+            delete from access_grant g using resident r
+            where g.household_id = :householdId and r.id = g.resident_id and r.tie = 'FIRM'
+            """)
+                .param("householdId", householdId)
+                .update();
+    }
+}

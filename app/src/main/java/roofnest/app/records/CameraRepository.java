@@ -1,0 +1,304 @@
+package roofnest.app.records;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Types;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+import tools.jackson.databind.json.JsonMapper;
+
+import roofnest.app.models.Models;
+import roofnest.app.web.NoSuchPage;
+import roofnest.app.web.StaleEdit;
+import roofnest.core.judge.Camera;
+import roofnest.core.view.CameraPose;
+import roofnest.core.view.MaskCell;
+import roofnest.core.view.Zone;
+
+/** The cameras of households, planned and hung. */
+@Repository
+public class CameraRepository {
+    private final JdbcClient jdbc;
+    private final Models models;
+    private final Clock clock;
+    private final JsonMapper json = new JsonMapper();
+
+    CameraRepository(JdbcClient jdbc, Models models, Clock clock) {
+        this.jdbc = jdbc;
+        this.models = models;
+        this.clock = clock;
+    }
+
+    /** What pages show of a camera beyond what it is judged by. */
+    public record Record(Camera camera, String serial, String stickerKept, String deviceId, OffsetDateTime joinedAt,
+            OffsetDateTime mountedAt, int version) {
+        public long id() {
+            return camera.id();
+        }
+    }
+
+    public List<Camera> of(long householdId) {
+        return records(householdId).stream().map(Record::camera).toList();
+    }
+
+    public List<Record> records(long householdId) {
+        return jdbc.sql("select * from camera where household_id = :householdId and removed_at is null order by id")
+                .param("householdId", householdId)
+                .query(this::row).list();
+    }
+
+    public Optional<Record> find(long householdId, long id) {
+        return jdbc.sql("select * from camera where household_id = :householdId and id = :id and removed_at is null")
+                .param("householdId", householdId)
+                .param("id", id)
+                .query(this::row).optional();
+    }
+
+    /** The camera, or a page that is not there. */
+    public Record get(long householdId, long id) {
+        return find(householdId, id).orElseThrow(NoSuchPage::new);
+    }
+
+    public List<String> namesOfOthers(long householdId, long id) {
+        return jdbc.sql("select name from camera where household_id = :householdId and id <> :id and removed_at is null")
+                .param("householdId", householdId)
+                .param("id", id)
+                .query(String.class).list();
+    }
+
+    public long add(long householdId, String name, String modelKey, CameraPose pose, Camera.Settings settings) {
+        return jdbc.sql("""
+            insert into camera (household_id, name, model_key, x_m, y_m, height_m, heading_deg, tilt_deg,
+                                clip_seconds, cool_down_seconds, card_gb, visits_per_day, live_minutes,
+                                open_sky_share, charge_every_days)
+            values (:householdId, :name, :modelKey, :x, :y, :height, :heading, :tilt,
+                    :clip, :coolDown, :card, :visits, :live, :sky, :charge)
+            returning id
+            """)
+                .param("householdId", householdId)
+                .param("name", name)
+                .param("modelKey", modelKey)
+                .param("x", pose.xM()).param("y", pose.yM()).param("height", pose.heightM())
+                .param("heading", pose.headingDeg()).param("tilt", pose.tiltDeg())
+                .param("clip", settings.clipSeconds()).param("coolDown", settings.coolDownSeconds()).param("card", settings.cardGb())
+                .param("visits", settings.visitsPerDay()).param("live", settings.liveMinutes())
+                .param("sky", settings.openSkyShare()).param("charge", settings.chargeEveryDays())
+                .query(Long.class).single();
+    }
+
+    /** Saves the pose alone if nobody saved the camera since {@code version}; returns the new version. */
+    public int aim(long householdId, long id, CameraPose pose, int version) {
+        return jdbc.sql("""
+            update camera
+            set x_m = :x, y_m = :y, height_m = :height, heading_deg = :heading, tilt_deg = :tilt, version = version + 1
+            where household_id = :householdId and id = :id and version = :version and removed_at is null
+            returning version
+            """)
+                .param("x", pose.xM()).param("y", pose.yM()).param("height", pose.heightM())
+                .param("heading", pose.headingDeg()).param("tilt", pose.tiltDeg())
+                .param("householdId", householdId)
+                .param("id", id)
+                .param("version", version)
+                .query(Integer.class).optional()
+                .orElseThrow(() -> stale(householdId, id, version));
+    }
+
+    /** Saves the mask alone if nobody saved the camera since {@code version}; returns the new version. */
+    public int mask(long householdId, long id, Collection<MaskCell> masked, int version) {
+        return jdbc.sql("""
+            update camera set masked = :masked, version = version + 1
+            where household_id = :householdId and id = :id and version = :version and removed_at is null
+            returning version
+            """)
+                .param("masked", masked.stream().sorted().map(MaskCell::toString).toArray(String[]::new))
+                .param("householdId", householdId)
+                .param("id", id)
+                .param("version", version)
+                .query(Integer.class).optional()
+                .orElseThrow(() -> stale(householdId, id, version));
+    }
+
+    /** Saves the zones if nobody saved the camera since {@code version}. */
+    public void zone(long householdId, long id, List<Zone> zones, int version) {
+        int rows = jdbc.sql("""
+            update camera set zones = :zones::jsonb, version = version + 1
+            where household_id = :householdId and id = :id and version = :version
+            """)
+                .param("zones", json.writeValueAsString(zones))
+                .param("householdId", householdId)
+                .param("id", id)
+                .param("version", version)
+                .update();
+        if (rows != 1) {
+            throw stale(householdId, id, version);
+        }
+    }
+
+    /** Saves settings if nobody saved the camera since {@code version}. */
+    public void tune(long householdId, long id, Camera.Settings settings, LocalDate lastCharged, int version) {
+        int rows = jdbc.sql("""
+            update camera
+            set clip_seconds = :clip, cool_down_seconds = :coolDown, card_gb = :card, visits_per_day = :visits,
+                live_minutes = :live, open_sky_share = :sky, charge_every_days = :charge,
+                last_charged_on = coalesce(:lastCharged, last_charged_on), version = version + 1
+            where household_id = :householdId and id = :id and version = :version
+            """)
+                .param("clip", settings.clipSeconds()).param("coolDown", settings.coolDownSeconds()).param("card", settings.cardGb())
+                .param("visits", settings.visitsPerDay()).param("live", settings.liveMinutes())
+                .param("sky", settings.openSkyShare()).param("charge", settings.chargeEveryDays())
+                .param("lastCharged", lastCharged, Types.DATE)
+                .param("householdId", householdId)
+                .param("id", id)
+                .param("version", version)
+                .update();
+        if (rows != 1) {
+            throw stale(householdId, id, version);
+        }
+    }
+
+    public void markJoined(long householdId, long id) {
+        stamp(householdId, id, "joined_at");
+    }
+
+    public void markOwnPassword(long householdId, long id) {
+        stamp(householdId, id, "own_password_at");
+    }
+
+    public void markMounted(long householdId, long id) {
+        stamp(householdId, id, "mounted_at");
+    }
+
+    public void keepSticker(long householdId, long id, String serial, String where) {
+        jdbc.sql("update camera set serial = :serial, sticker_kept = :kept where household_id = :householdId and id = :id")
+                .param("serial", serial)
+                .param("kept", where)
+                .param("householdId", householdId)
+                .param("id", id)
+                .update();
+    }
+
+    /**
+     * What a sticker says.
+     *
+     * @param deviceId null when it does not say
+     * @param kept where it was put; null leaves what is written down
+     */
+    public record Label(String serial, String deviceId, String kept, String readBy) {}
+
+    public void keepLabel(long householdId, long id, Label label) {
+        jdbc.sql("""
+            update camera
+            set serial = :serial, device_id = :deviceId, sticker_kept = coalesce(:kept, sticker_kept), label_read_by = :by
+            where household_id = :householdId and id = :id
+            """)
+                .param("serial", label.serial())
+                .param("deviceId", label.deviceId(), Types.VARCHAR)
+                .param("kept", label.kept(), Types.VARCHAR)
+                .param("by", label.readBy())
+                .param("householdId", householdId)
+                .param("id", id)
+                .update();
+    }
+
+    /** What is settled once it has joined. @param recoveryAddress null where the model has none */
+    public void settle(long householdId, long id, String firmware, String recoveryAddress) {
+        jdbc.sql("""
+            update camera
+            set firmware = :firmware, clock_set_at = :now, recovery_address = coalesce(:recovery, recovery_address)
+            where household_id = :householdId and id = :id
+            """)
+                .param("firmware", firmware)
+                .param("now", OffsetDateTime.now(clock))
+                .param("recovery", recoveryAddress, Types.VARCHAR)
+                .param("householdId", householdId)
+                .param("id", id)
+                .update();
+    }
+
+    public void putInRoom(long householdId, long id, String room) {
+        jdbc.sql("update camera set room = :room where household_id = :householdId and id = :id")
+                .param("room", room, Types.VARCHAR)
+                .param("householdId", householdId)
+                .param("id", id)
+                .update();
+    }
+
+    /** It has left the network and has to be joined again; its own password went with its place there. */
+    public void markApart(long householdId, long id) {
+        jdbc.sql("update camera set joined_at = null, own_password_at = null where household_id = :householdId and id = :id")
+                .param("householdId", householdId).param("id", id).update();
+    }
+
+    /** Takes it out of the house. Its row stays, for the log. */
+    public void remove(long householdId, long id) {
+        jdbc.sql(
+                "update camera set removed_at = :now, device_id = null where household_id = :householdId and id = :id and "
+                        + "removed_at is null")
+                .param("now", OffsetDateTime.now(clock))
+                .param("householdId", householdId)
+                .param("id", id)
+                .update();
+    }
+
+    public void rename(long householdId, long id, String name) {
+        jdbc.sql("update camera set name = :name where household_id = :householdId and id = :id")
+                .param("name", name)
+                .param("householdId", householdId)
+                .param("id", id)
+                .update();
+    }
+
+    public void charged(long householdId, long id, LocalDate on) {
+        jdbc.sql("""
+            update camera set last_charged_on = :on
+            where household_id = :householdId and id = :id and (last_charged_on is null or last_charged_on < :on)
+            """)
+                .param("on", on)
+                .param("householdId", householdId)
+                .param("id", id)
+                .update();
+    }
+
+    /** @param column one of the three named by this class, never anything from outside */
+    private void stamp(long householdId, long id, String column) {
+        jdbc.sql("update camera set " + column + " = coalesce(" + column + ", :now) where household_id = :householdId and id = :id")
+                .param("now", OffsetDateTime.now(clock))
+                .param("householdId", householdId)
+                .param("id", id)
+                .update();
+    }
+
+    private RuntimeException stale(long householdId, long id, int version) {
+        return find(householdId, id)
+                .<RuntimeException>map(now -> new StaleEdit(now.camera().name(), version, now.version()))
+                .orElseGet(NoSuchPage::new);
+    }
+
+    private Record row(ResultSet row, int n) throws SQLException {
+        CameraPose pose = new CameraPose(row.getDouble("x_m"), row.getDouble("y_m"), row.getDouble("height_m"),
+                row.getDouble("heading_deg"), row.getDouble("tilt_deg"));
+        Set<MaskCell> masked = Arrays.stream((String[]) row.getArray("masked").getArray()).map(MaskCell::parse).collect(Collectors.toSet());
+        Camera.Settings settings = new Camera.Settings(row.getInt("clip_seconds"), row.getInt("cool_down_seconds"), row.getInt("card_gb"),
+                row.getDouble("visits_per_day"), row.getDouble("live_minutes"), row.getDouble("open_sky_share"),
+                row.getInt("charge_every_days"));
+        OffsetDateTime joined = row.getObject("joined_at", OffsetDateTime.class);
+        OffsetDateTime mounted = row.getObject("mounted_at", OffsetDateTime.class);
+        Camera camera = new Camera(row.getLong("id"), row.getString("name"), models.get(row.getString("model_key")), pose, masked, settings,
+                joined != null, row.getObject("own_password_at") != null, mounted != null,
+                Optional.ofNullable(row.getObject("last_charged_on", LocalDate.class)),
+                List.of(json.readValue(row.getString("zones"), Zone[].class)));
+        return new Record(camera, row.getString("serial"), row.getString("sticker_kept"), row.getString("device_id"), joined, mounted,
+                row.getInt("version"));
+    }
+}

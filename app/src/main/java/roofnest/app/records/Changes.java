@@ -1,0 +1,102 @@
+package roofnest.app.records;
+
+import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
+
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+
+import roofnest.app.watch.Metrics;
+import roofnest.core.promise.Stage;
+
+/**
+ * The one way in which a household is changed: alone, as a whole or not at all, and judged again before anyone sees it.
+ * Whatever a change checks is checked inside it, under the household's lock.
+ */
+@Service
+public class Changes {
+    private final HouseholdRepository households;
+    private final JudgedHouseholds judged;
+    private final FindingRepository findings;
+    private final Metrics metrics;
+
+    Changes(HouseholdRepository households, JudgedHouseholds judged, FindingRepository findings, Metrics metrics) {
+        this.households = households;
+        this.judged = judged;
+        this.findings = findings;
+        this.metrics = metrics;
+    }
+
+    /** Makes the change of a stage's work, which the household has then reached. */
+    @Transactional
+    public <T> T make(HouseholdRef ref, Stage stage, Supplier<T> change) {
+        HouseholdRepository.Locked locked = metrics.waitingForLock(() -> households.lock(ref.id()));
+        T result = change.get();
+        judge(locked);
+        households.reach(locked, stage);
+        return result;
+    }
+
+    @Transactional
+    public void run(HouseholdRef ref, Stage stage, Runnable change) {
+        make(ref, stage, () -> {
+            change.run();
+            return null;
+        });
+    }
+
+    /** Makes a change that the householder asks for by a link of theirs: no stage is reached by it. */
+    @Transactional
+    public void byHousehold(long householdId, Runnable change) {
+        HouseholdRepository.Locked locked = metrics.waitingForLock(() -> households.lock(householdId));
+        change.run();
+        judge(locked);
+    }
+
+    /**
+     * Makes a change of something that no promise rests on, such as a mark of a visit: under the lock, without judging.
+     * Nothing that was read of the household's facts grows old by it.
+     */
+    @Transactional
+    public <T> T aside(long householdId, Supplier<T> change) {
+        metrics.waitingForLock(() -> households.hold(householdId));
+        return change.get();
+    }
+
+    /** Does a stage's work that no promise rests on, such as beginning a run: under the lock, without judging. */
+    @Transactional
+    public <T> T unjudged(HouseholdRef ref, Stage stage, Supplier<T> work) {
+        HouseholdRepository.Locked held = metrics.waitingForLock(() -> households.hold(ref.id()));
+        T result = work.get();
+        households.reach(held, stage);
+        return result;
+    }
+
+    /**
+     * Takes one step of a stage's work under the household's lock. Most steps of a run change nothing that a promise rests
+     * on, so only a step that says it did is judged.
+     *
+     * @param step tells whether anything was changed that promises are judged by
+     */
+    @Transactional
+    public void step(HouseholdRef ref, Stage stage, BooleanSupplier step) {
+        HouseholdRepository.Locked held = metrics.waitingForLock(() -> households.hold(ref.id()));
+        if (step.getAsBoolean()) {
+            judge(households.lock(ref.id()));
+        }
+        households.reach(held, stage);
+    }
+
+    private void judge(HouseholdRepository.Locked locked) {
+        JudgedHouseholds.Kept now = judged.anew(locked);
+        findings.replace(locked.id(), now.judgement());
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                judged.keep(locked.id(), now);
+            }
+        });
+    }
+}

@@ -1,0 +1,79 @@
+package roofnest.app.records;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.List;
+
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+import roofnest.app.web.NoSuchPage;
+
+/** The hubs of households; of each model one. */
+@Repository
+public class HubRepository {
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    HubRepository(JdbcClient jdbc, Clock clock) {
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    public record Hub(long id, String modelKey, String name, String serial, String stickerKept, boolean joined, boolean ownPassword) {}
+
+    public List<Hub> of(long householdId) {
+        return jdbc.sql(
+                "select id, model_key, name, serial, sticker_kept, joined_at, own_password_at from hub where household_id = "
+                        + ":householdId and removed_at is null order by id")
+                .param("householdId", householdId)
+                .query((row, n) -> new Hub(row.getLong("id"), row.getString("model_key"), row.getString("name"), row.getString("serial"),
+                        row.getString("sticker_kept"),
+                        row.getObject("joined_at") != null, row.getObject("own_password_at") != null))
+                .list();
+    }
+
+    public Hub get(long householdId, long id) {
+        return of(householdId).stream().filter(hub -> hub.id() == id).findFirst().orElseThrow(NoSuchPage::new);
+    }
+
+    /** The household's hub of a model, put there if it is not yet. */
+    public long ensure(long householdId, String modelKey, String name) {
+        jdbc.sql("insert into hub (household_id, model_key, name) values (:householdId, :model, :name) on conflict do nothing")
+                .param("householdId", householdId).param("model", modelKey).param("name", name).update();
+        return of(householdId).stream().filter(hub -> hub.modelKey().equals(modelKey)).findFirst().orElseThrow().id();
+    }
+
+    public void markJoined(long householdId, long id) {
+        set(householdId, id, "joined_at = coalesce(joined_at, :value)", OffsetDateTime.now(clock));
+    }
+
+    public void markOwnPassword(long householdId, long id) {
+        set(householdId, id, "own_password_at = :value", OffsetDateTime.now(clock));
+    }
+
+    public void settle(long householdId, long id, String firmware) {
+        set(householdId, id, "firmware = :value", firmware);
+    }
+
+    public void keepSticker(long householdId, long id, String serial, String kept) {
+        set(householdId, id, "serial = :value", serial);
+        set(householdId, id, "sticker_kept = :value", kept);
+    }
+
+    public void rename(long householdId, long id, String name, String room) {
+        set(householdId, id, "name = :value", name);
+        set(householdId, id, "room = nullif(:value, '')", room);
+    }
+
+    /** Takes it out of the house; its row stays, for the log. */
+    public void remove(long householdId, long id) {
+        set(householdId, id, "removed_at = :value", OffsetDateTime.now(clock));
+    }
+
+    /** @param assignment one of the constants above, never anything typed */
+    private void set(long householdId, long id, String assignment, Object value) {
+        jdbc.sql("update hub set " + assignment + " where household_id = :householdId and id = :id").param("value", value)
+                .param("householdId", householdId).param("id", id).update();
+    }
+}

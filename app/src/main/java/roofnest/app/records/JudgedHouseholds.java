@@ -1,0 +1,107 @@
+package roofnest.app.records;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+
+import roofnest.app.watch.Metrics;
+import roofnest.core.judge.HouseholdFacts;
+import roofnest.core.judge.HouseholdJudge;
+import roofnest.core.judge.Judgement;
+import roofnest.core.power.Climate;
+
+/**
+ * Gathers everything that a household is judged by, and judges it. What was gathered is kept for as long as the household
+ * counts no further change and the day is the same; its Wi-Fi password never is, so the network is read for each request.
+ */
+@Component
+public class JudgedHouseholds {
+    private static final int KEPT = 128;
+
+    private final HouseholdRepository households;
+    private final ReadPlans plans;
+    private final CameraRepository cameras;
+    private final PromiseRepository promises;
+    private final NetworkRepository networks;
+    private final AccessRepository access;
+    private final ProofRepository proofs;
+    private final ReadingRepository readings;
+    private final Judges judges;
+    private final Metrics metrics;
+    private final Clock clock;
+    private final Cache<Long, Kept> kept;
+
+    JudgedHouseholds(
+            HouseholdRepository households, ReadPlans plans, CameraRepository cameras, PromiseRepository promises,
+            NetworkRepository networks,
+            AccessRepository access, ProofRepository proofs, ReadingRepository readings, Judges judges, Metrics metrics, Clock clock) {
+        this.households = households;
+        this.plans = plans;
+        this.cameras = cameras;
+        this.promises = promises;
+        this.networks = networks;
+        this.access = access;
+        this.proofs = proofs;
+        this.readings = readings;
+        this.judges = judges;
+        this.metrics = metrics;
+        this.clock = clock;
+        this.kept = metrics.watched("households", Caffeine.newBuilder().maximumSize(KEPT).recordStats().build());
+    }
+
+    /**
+     * A household as it was judged when it had seen {@code changes} changes.
+     *
+     * @param facts without the network
+     */
+    record Kept(long changes, LocalDate today, HouseholdFacts facts, List<CameraRepository.Record> cameras, Judgement judgement) {}
+
+    public JudgedHousehold of(long householdId) {
+        Household household = households.get(householdId);
+        Kept now = kept.getIfPresent(householdId);
+        if (now == null || now.changes() != household.changes() || !now.today().equals(LocalDate.now(clock))) {
+            Gathered gathered = gather(household);
+            if (!TransactionSynchronizationManager.isActualTransactionActive()) {
+                // Inside a change nothing is kept that could still be rolled back.
+                keep(householdId, gathered.kept(household.changes()));
+            }
+            return new JudgedHousehold(household, gathered.facts(), gathered.cameras(), gathered.judge(), gathered.judgement());
+        }
+        HouseholdFacts facts = now.facts().withNetwork(networks.homeNetwork(householdId));
+        return new JudgedHousehold(household, facts, now.cameras(), judges.of(facts), now.judgement());
+    }
+
+    /** Gathered and judged inside a change, of which nobody else may see anything before it is committed. */
+    Kept anew(HouseholdRepository.Locked locked) {
+        return gather(households.get(locked.id())).kept(locked.changes());
+    }
+
+    void keep(long householdId, Kept now) {
+        kept.asMap().merge(householdId, now, (before, after) -> before.changes() > after.changes() ? before : after);
+    }
+
+    private record Gathered(HouseholdFacts facts, List<CameraRepository.Record> cameras, HouseholdJudge judge, Judgement judgement) {
+        private Kept kept(long changes) {
+            return new Kept(changes, facts.today(), facts.withNetwork(Optional.empty()), cameras, judgement);
+        }
+    }
+
+    private Gathered gather(Household household) {
+        long id = household.id();
+        List<CameraRepository.Record> records = cameras.records(id);
+        HouseholdFacts facts = new HouseholdFacts(
+                households.planDocument(id).map(plans::plan), records.stream().map(CameraRepository.Record::camera).toList(),
+                promises.of(id),
+                networks.homeNetwork(id), networks.otherThingsCount(id), access.of(id), proofs.of(id), Climate.MILD_COAST,
+                LocalDate.now(clock), household.handedOver(), readings.of(id));
+        HouseholdJudge judge = judges.of(facts);
+        return new Gathered(facts, records, judge, metrics.judging(() -> judge.again(facts)));
+    }
+}

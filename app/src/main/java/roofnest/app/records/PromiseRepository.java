@@ -1,0 +1,108 @@
+package roofnest.app.records;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.List;
+
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+import roofnest.core.promise.DetailLevel;
+import roofnest.core.promise.Light;
+import roofnest.core.promise.Promise;
+import roofnest.core.promise.PromiseKey;
+
+/** Promises written at the brief. */
+@Repository
+public class PromiseRepository {
+    private final JdbcClient jdbc;
+
+    PromiseRepository(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    public List<Promise> of(long householdId) {
+        return jdbc.sql("""
+            select id, kind, level, light, place_id, path_id, area_id, days, seconds
+            from promise
+            where household_id = :householdId
+            order by id
+            """)
+                .param("householdId", householdId)
+                .query(PromiseRepository::promise).list();
+    }
+
+    public void makeOut(long householdId, DetailLevel level, String placeId, Light light) {
+        jdbc.sql("""
+            insert into promise (household_id, kind, level, place_id, light)
+            values (:householdId, 'MAKE_OUT', :level, :placeId, :light)
+            """)
+                .param("householdId", householdId)
+                .param("level", level.name())
+                .param("placeId", placeId)
+                .param("light", light.name())
+                .update();
+    }
+
+    public void recordedBefore(long householdId, DetailLevel level, String placeId, String pathId) {
+        jdbc.sql("""
+            insert into promise (household_id, kind, level, place_id, path_id)
+            values (:householdId, 'RECORDED_BEFORE', :level, :placeId, :pathId)
+            """)
+                .param("householdId", householdId)
+                .param("level", level.name())
+                .param("placeId", placeId)
+                .param("pathId", pathId)
+                .update();
+    }
+
+    public void keepsDays(long householdId, int days) {
+        jdbc.sql("insert into promise (household_id, kind, days) values (:householdId, 'KEEPS_DAYS', :days)")
+                .param("householdId", householdId)
+                .param("days", days)
+                .update();
+    }
+
+    public void neverShows(long householdId, String areaId) {
+        jdbc.sql("insert into promise (household_id, kind, area_id) values (:householdId, 'NEVER_SHOWS', :areaId)")
+                .param("householdId", householdId)
+                .param("areaId", areaId)
+                .update();
+    }
+
+    public void onlyThese(long householdId) {
+        jdbc.sql("insert into promise (household_id, kind) values (:householdId, 'ONLY_THESE')")
+                .param("householdId", householdId)
+                .update();
+    }
+
+    public void alertWithin(long householdId, double seconds) {
+        jdbc.sql("insert into promise (household_id, kind, seconds) values (:householdId, 'ALERT_WITHIN', :seconds)")
+                .param("householdId", householdId)
+                .param("seconds", seconds)
+                .update();
+    }
+
+    /** Returns whether there was one to take out. */
+    public boolean remove(long householdId, long promiseId) {
+        return jdbc.sql("delete from promise where household_id = :householdId and id = :id")
+                .param("householdId", householdId)
+                .param("id", promiseId)
+                .update() == 1;
+    }
+
+    private static Promise promise(ResultSet row, int n) throws SQLException {
+        PromiseKey key = PromiseKey.written(row.getLong("id"));
+        return switch (row.getString("kind")) {
+            case "MAKE_OUT" -> new Promise.MakeOut(
+                    key, DetailLevel.valueOf(row.getString("level")), row.getString("place_id"), Light.valueOf(row.getString("light")));
+            case "RECORDED_BEFORE" -> new Promise.RecordedBefore(
+                    key, DetailLevel.valueOf(row.getString("level")), row.getString("place_id"), row.getString("path_id"));
+            case "KEEPS_DAYS" -> new Promise.KeepsDays(key, row.getInt("days"));
+            case "NEVER_SHOWS" -> new Promise.NeverShows(key, row.getString("area_id"));
+            case "ONLY_THESE" -> new Promise.OnlyThese(key);
+            case "ALERT_WITHIN" -> new Promise.AlertWithin(key, row.getDouble("seconds"));
+            default -> throw new IllegalStateException("unknown kind of promise: " + row.getString("kind"));
+        };
+    }
+}

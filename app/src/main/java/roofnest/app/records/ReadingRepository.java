@@ -1,0 +1,90 @@
+package roofnest.app.records;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.function.Function;
+
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+import roofnest.core.catalogue.Band;
+import roofnest.core.plan.SpacePoint;
+import roofnest.core.radio.Reading;
+
+/** Signals read on site. */
+@Repository
+public class ReadingRepository {
+    /** Readings of one house at most: the model is fitted to all of them at once. */
+    public static final int MOST = 400;
+
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    ReadingRepository(JdbcClient jdbc, Clock clock) {
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    public record Record(long id, Reading reading, OffsetDateTime at, String by) {}
+
+    public List<Reading> of(long householdId) {
+        return records(householdId).stream().map(Record::reading).toList();
+    }
+
+    public List<Record> records(long householdId) {
+        return jdbc.sql("""
+            select id, x_m, y_m, z_m, band, rssi_dbm, sd_db, at, by_name
+            from reading
+            where household_id = :householdId
+            order by id
+            """)
+                .param("householdId", householdId)
+                .query(ReadingRepository::row).list();
+    }
+
+    public int count(long householdId) {
+        return jdbc.sql("select count(*) from reading where household_id = :householdId")
+                .param("householdId", householdId)
+                .query(Integer.class).single();
+    }
+
+    public void add(long householdId, List<Reading> added, String by) {
+        jdbc.sql("""
+            insert into reading (household_id, x_m, y_m, z_m, band, rssi_dbm, sd_db, at, by_name)
+            select :householdId, r.x, r.y, r.z, r.band, r.rssi, r.sd, :now, :by
+            from unnest(:xs, :ys, :zs, :bands, :rssis, :sds) with ordinality as r (x, y, z, band, rssi, sd, n)
+            order by r.n
+            """)
+                .param("householdId", householdId)
+                .param("xs", doubles(added, reading -> reading.at().xM()))
+                .param("ys", doubles(added, reading -> reading.at().yM()))
+                .param("zs", doubles(added, reading -> reading.at().zM()))
+                .param("bands", added.stream().map(reading -> reading.band().name()).toArray(String[]::new))
+                .param("rssis", doubles(added, Reading::rssiDbm))
+                .param("sds", doubles(added, Reading::sdDb))
+                .param("now", OffsetDateTime.now(clock))
+                .param("by", by)
+                .update();
+    }
+
+    private static Double[] doubles(List<Reading> readings, Function<Reading, Double> figure) {
+        return readings.stream().map(figure).toArray(Double[]::new);
+    }
+
+    /** Returns whether there was one to take out. */
+    public boolean remove(long householdId, long id) {
+        return jdbc.sql("delete from reading where household_id = :householdId and id = :id")
+                .param("householdId", householdId)
+                .param("id", id)
+                .update() == 1;
+    }
+
+    private static Record row(ResultSet row, int n) throws SQLException {
+        Reading reading = new Reading(new SpacePoint(row.getDouble("x_m"), row.getDouble("y_m"), row.getDouble("z_m")),
+                Band.valueOf(row.getString("band")), row.getDouble("rssi_dbm"), row.getDouble("sd_db"));
+        return new Record(row.getLong("id"), reading, row.getObject("at", OffsetDateTime.class), row.getString("by_name"));
+    }
+}

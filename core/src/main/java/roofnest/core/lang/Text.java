@@ -1,0 +1,26 @@
+package roofnest.core.lang;
+
+/** What may stand in a text that people read. */
+public final class Text {
+    private Text() {}
+
+    /** Whether a text holds signs that nothing shows: controls other than tabs and line ends, or half a surrogate pair. */
+    public static boolean hasControls(String text) {
+        return text.codePoints().anyMatch(Text::isControl);
+    }
+
+    /** The text without them. */
+    public static String cleaned(String text) {
+        if (!hasControls(text)) {
+            return text;
+        }
+        StringBuilder clean = new StringBuilder();
+        text.codePoints().filter(sign -> !isControl(sign)).forEach(clean::appendCodePoint);
+        return clean.toString();
+    }
+
+    private static boolean isControl(int sign) {
+        return Character.isISOControl(sign) && sign != '\t' && sign != '\n' && sign != '\r'
+                || sign >= Character.MIN_SURROGATE && sign <= Character.MAX_SURROGATE;
+    }
+}
