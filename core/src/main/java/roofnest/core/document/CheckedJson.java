@@ -1,6 +1,7 @@
 package roofnest.core.document;
 
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
@@ -10,6 +11,7 @@ import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
 
+import roofnest.core.lang.Text;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadFeature;
 import tools.jackson.databind.DeserializationFeature;
@@ -49,6 +51,11 @@ public final class CheckedJson {
             throw refused(String.format(Locale.ROOT, "The document is %,d bytes; at most %,d are taken. %s", bytes, maxBytes, tooLong));
         }
         JsonNode tree = parse(json);
+        List<DocumentFault> unseen = new ArrayList<>();
+        unseen(tree, "", unseen);
+        if (!unseen.isEmpty()) {
+            throw new DocumentRefused(unseen.stream().limit(MAX_FAULTS).toList());
+        }
         List<DocumentFault> faults = schema.validate(tree.toString(), InputFormat.JSON).stream()
                 .map(error -> new DocumentFault(error.getInstanceLocation().toString(), sentence(error.getMessage())))
                 .limit(MAX_FAULTS)
@@ -74,6 +81,25 @@ public final class CheckedJson {
             String where = e.getLocation() == null ? ""
                     : " at line " + e.getLocation().getLineNr() + ", column " + e.getLocation().getColumnNr();
             throw refused("This is not readable JSON" + where + ": " + e.getOriginalMessage());
+        }
+    }
+
+    /** Texts and names with signs that nothing shows: no reader could find them, and not every store keeps them. */
+    private static void unseen(JsonNode node, String pointer, List<DocumentFault> faults) {
+        if (node.isString() && Text.hasControls(node.stringValue())) {
+            faults.add(new DocumentFault(pointer, "There are characters in it that cannot be shown; type it again."));
+        }
+        node.forEachEntry((name, child) -> {
+            if (Text.hasControls(name)) {
+                faults.add(new DocumentFault(pointer, "A name in it has characters that cannot be shown; type it again."));
+            } else {
+                unseen(child, pointer + "/" + name.replace("~", "~0").replace("/", "~1"), faults);
+            }
+        });
+        if (node.isArray()) {
+            for (int i = 0; i < node.size(); i++) {
+                unseen(node.get(i), pointer + "/" + i, faults);
+            }
         }
     }
 

@@ -1,2 +1,2 @@
-/** JSON documents that come from outside: checked by size and form, every fault told with where it is. Uses nothing of the core. */
+/** JSON documents that come from outside: checked by size and form, every fault told with where it is. Uses {@code lang} of the core. */
 package roofnest.core.document;

@@ -116,6 +116,16 @@ class DeviceDocumentTest {
         assertThat(faults("[]")).isNotEmpty();
     }
 
+    @Test
+    void a_character_that_cannot_be_shown_is_refused_where_it_stands() {
+        String good = post();
+        assertThat(faults(good.replaceFirst("\"maker\" *: *\"", "$0\\\\u0000"))).singleElement().satisfies(fault -> {
+            assertThat(fault.pointer()).isEqualTo("/maker");
+            assertThat(fault.sentence()).contains("cannot be shown");
+        });
+        assertThat(faults("{\"ke\\u0007y\": 1}")).singleElement().satisfies(fault -> assertThat(fault.pointer()).isEmpty());
+    }
+
     /** Any part of a good document replaced by anything: it is read, or refused with reasons; nothing else happens. */
     @Property(tries = 300)
     void a_document_torn_anywhere_is_read_or_refused_with_reasons(@ForAll @IntRange(max = 3000) int at,
