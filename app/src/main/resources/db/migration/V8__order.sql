@@ -33,6 +33,11 @@ alter table rehearsal add column person_id bigint references person;
 update rehearsal set person_id = person.id from person where person.firm_id = rehearsal.firm_id and person.name = rehearsal.person;
 create index rehearsal_by_person on rehearsal (person_id);
 
+-- A save of the board that is sent again, because its answer was lost, is told from somebody else's.
+alter table camera add column saved_token text check (length(saved_token) <= 64);
+alter table camera add column saved_version int;
+alter table camera add column saved_by text;
+
 -- What a firm's own runs and tasks come to, kept as sums: nothing ever walks over all of them again.
 create table run_experience (
   firm_id   bigint not null references firm,

@@ -3,9 +3,12 @@ package roofnest.journeys;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.regex.Pattern;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
@@ -23,9 +26,87 @@ class BoardTest {
         theirs.type("tilt", "21").saved();
 
         mine.type("tilt", "9");
-        assertThat(mine.saveState()).containsText("was changed by somebody else");
-        mine.page().reload();
+        assertThat(mine.saveState()).containsText("1 move not saved.");
+        assertThat(mine.saveState()).containsText("was changed by Jory");
+        assertThat(mine.saveState()).containsText("tilt 21° now");
+        mine.page().waitForNavigation(() -> mine.page().getByText("Take theirs").click());
         assertThat(mine.field("tilt")).isEqualTo("21");
+    }
+
+    @Test
+    void who_is_behind_may_keep_theirs_or_their_own(Visit visit) {
+        SurveyPage mine = visit.as("jory").household("Verrall").survey();
+        Page other = visit.page().context().newPage();
+        other.navigate(visit.page().url());
+        new SurveyPage(other).type("tilt", "22").saved();
+
+        mine.type("tilt", "8");
+        mine.page().getByText("Keep mine").click();
+        mine.saved();
+        mine.page().reload();
+        assertThat(mine.field("tilt")).isEqualTo("8");
+    }
+
+    /** Every answer to a save comes late: moves go on, each save goes out with the version of the one before. */
+    @Test
+    void late_saves_meet_no_conflict_with_oneself(Visit visit) {
+        SurveyPage board = visit.as("jory").household("Osgood").survey();
+        double x = Double.parseDouble(board.field("x"));
+        List<Route> held = new ArrayList<>();
+        visit.page().route("**/pose", held::add);
+        board.press("ArrowRight", 1);
+        visit.page().waitForCondition(() -> held.size() == 1);
+        board.press("ArrowRight", 3);
+        assertThat(board.saveState()).containsText("not saved");
+        visit.page().unroute("**/pose");
+        held.get(0).resume();
+        board.saved();
+        Assertions.assertThat(held).hasSize(1);
+        board.page().reload();
+        assertThat(Double.parseDouble(board.field("x"))).isEqualTo(x + 0.4, Assertions.within(0.001));
+    }
+
+    /** Without a line to the server nothing is said to be saved, judging goes on, and all is saved once the line is back. */
+    @Test
+    void what_was_not_saved_is_counted_and_saved_by_itself_when_the_line_is_back(Visit visit) {
+        SurveyPage board = visit.as("jory").household("Osgood").survey();
+        String before = board.field("height");
+        visit.page().route("**/pose", Route::abort);
+        board.nudge("Raise by 10 centimetres");
+        assertThat(board.saveState()).containsText("1 move not saved: no connection.");
+        board.nudge("Raise by 10 centimetres");
+        assertThat(board.saveState()).containsText("2 moves not saved");
+        var judged = visit.page().waitForResponse(answer -> answer.url().endsWith("/try"), () -> board.nudge("Raise by 10 centimetres"));
+        assertThat(judged.ok()).isTrue();
+        assertThat(board.saveState()).containsText("3 moves not saved");
+        visit.page().unroute("**/pose");
+        board.saved();
+        String raised = board.field("height");
+        board.page().reload();
+        assertThat(board.field("height")).isEqualTo(raised).isNotEqualTo(before);
+    }
+
+    /** The server saved, and its answer never came: sent again, the save is known and is no conflict. */
+    @Test
+    void a_save_whose_answer_was_lost_is_sent_again_and_made_once(Visit visit) {
+        SurveyPage board = visit.as("jory").household("Osgood").survey();
+        List<String> sent = new ArrayList<>();
+        visit.page().route("**/pose", route -> {
+            sent.add(route.request().postData());
+            if (sent.size() == 1) {
+                route.fetch();
+                route.abort();
+            } else {
+                route.resume();
+            }
+        });
+        board.type("tilt", "14");
+        board.saved();
+        Assertions.assertThat(sent).hasSize(2);
+        Assertions.assertThat(sent.get(1)).isEqualTo(sent.get(0));
+        board.type("tilt", "15").saved();
+        board.page().reload();
+        assertThat(board.field("tilt")).isEqualTo("15");
     }
 
     @Test

@@ -24,7 +24,8 @@ class SecurityConfig {
     @Bean
     SecurityFilterChain security(HttpSecurity http) throws Exception {
         http.authorizeHttpRequests(requests -> requests
-                .requestMatchers("/sign-in", "/first-firm", "/invitations/*", "/prepare/**", "/vendor/**", "/css/**", "/js/**", "/icon.svg",
+                .requestMatchers("/sign-in", "/first-firm", "/invitations/*", "/prepare/**", "/vendor/**", "/css/**", "/js/**",
+                        "/icon*.svg",
                         "/error")
                 .permitAll()
                 .requestMatchers("/actuator/health").permitAll()

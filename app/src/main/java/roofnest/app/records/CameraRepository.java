@@ -9,6 +9,7 @@ import java.time.OffsetDateTime;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -145,6 +146,34 @@ public class CameraRepository {
         }
     }
 
+    /**
+     * Whether this very save was made already and is only sent again. What somebody else saved after it makes it another.
+     *
+     * @param token made by whoever saves, one for each save; null for a save that is never sent again
+     */
+    public boolean isSaved(long householdId, long id, String token) {
+        return token != null && jdbc.sql("""
+            select count(*) from camera
+            where household_id = :householdId and id = :id and saved_token = :token and saved_version = version
+            """)
+                .param("householdId", householdId)
+                .param("id", id)
+                .param("token", token)
+                .query(Integer.class).single() == 1;
+    }
+
+    /** Writes down who made the save that was just made, and its token. */
+    public void signSave(long householdId, long id, String token, String by) {
+        jdbc.sql("""
+            update camera set saved_token = :token, saved_version = version, saved_by = :by where household_id = :householdId and id = :id
+            """)
+                .param("token", token, Types.VARCHAR)
+                .param("by", by)
+                .param("householdId", householdId)
+                .param("id", id)
+                .update();
+    }
+
     /** Saves settings if nobody saved the camera since {@code version}. */
     public void tune(long householdId, long id, Camera.Settings settings, LocalDate lastCharged, int version) {
         int rows = jdbc.sql("""
@@ -279,10 +308,18 @@ public class CameraRepository {
                 .update();
     }
 
+    /** What somebody else did: who, when that is known, and where it hangs now. */
     private RuntimeException stale(long householdId, long id, int version) {
-        return find(householdId, id)
-                .<RuntimeException>map(now -> new StaleEdit(now.camera().name(), version, now.version()))
-                .orElseGet(NoSuchPage::new);
+        Optional<String> by = jdbc.sql("select saved_by from camera where id = :id and saved_version = version")
+                .param("id", id)
+                .query(String.class).optional();
+        return find(householdId, id).<RuntimeException>map(now -> {
+            CameraPose pose = now.camera().pose();
+            return new StaleEdit(String.format(Locale.ROOT,
+                    "%s was changed by %s since you opened it. It hangs at x %.2f m, y %.2f m, %.2f m up, heading %.0f°, tilt %.0f° now.",
+                    now.camera().name(), by.orElse("somebody else"), pose.xM(), pose.yM(), pose.heightM(), pose.headingDeg(),
+                    pose.tiltDeg()), now.version());
+        }).orElseGet(NoSuchPage::new);
     }
 
     private Record row(ResultSet row, int n) throws SQLException {

@@ -35,6 +35,7 @@ import roofnest.core.view.Zone;
 @RequestMapping("/households/{household}/survey/cameras/{camera}")
 class AimController {
     private static final int MOST_ZONES = 8;
+    private static final int LONGEST_TOKEN = 64;
 
     private final Changes changes;
     private final CameraRepository cameras;
@@ -53,8 +54,8 @@ class AimController {
         model.addAttribute("householdPath", ref.path());
     }
 
-    /** A cell to black out, or to show again when it is blacked out. */
-    record Cell(String cell, int version, Map<String, String> look) {}
+    /** A cell to black out, or to show again. @param token of the save */
+    record Cell(String cell, boolean masked, int version, String token, Map<String, String> look) {}
 
     /**
      * A zone, drawn in the picture or on the plan.
@@ -62,8 +63,11 @@ class AimController {
      * @param corners as shares of the picture, [across, down]
      * @param outline on the plan in metres, [x, y] with y downwards
      * @param remove the zone to take out, by its place in the list
+     * @param of how many zones the list had
+     * @param token of the save
      */
-    record ZoneDrawn(List<double[]> corners, List<double[]> outline, Integer remove, int version, Map<String, String> look) {}
+    record ZoneDrawn(List<double[]> corners, List<double[]> outline, Integer remove, Integer of, int version, String token,
+            Map<String, String> look) {}
 
     /** Judges a pose that is being tried; saves nothing. */
     @PostMapping("/try")
@@ -75,7 +79,7 @@ class AimController {
     /** Saves a pose, unless somebody else saved the camera since this page took it. */
     @PutMapping("/pose")
     String savePose(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestBody Boards.Tried tried, Model model) {
-        changes.run(ref, Stage.SURVEY, () -> cameras.aim(ref.id(), cameraId, tried.pose(), tried.version()));
+        save(ref, cameraId, tried.token(), () -> cameras.aim(ref.id(), cameraId, tried.pose(), tried.version()));
         return live(ref, cameraId, tried.asked(), model);
     }
 
@@ -91,12 +95,14 @@ class AimController {
 
     @PutMapping("/cell")
     String cell(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestBody Cell asked, Model model) {
-        changes.run(ref, Stage.SURVEY, () -> {
+        save(ref, cameraId, asked.token(), () -> {
             Camera camera = cameras.get(ref.id(), cameraId).camera();
             Set<MaskCell> cells = new HashSet<>(camera.masked());
             MaskCell cell = cell(camera, asked.cell());
-            if (!cells.remove(cell)) {
+            if (asked.masked()) {
                 cells.add(cell);
+            } else {
+                cells.remove(cell);
             }
             cameras.mask(ref.id(), cameraId, cells, asked.version());
         });
@@ -105,17 +111,33 @@ class AimController {
 
     @PutMapping("/zones")
     String zones(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestBody ZoneDrawn drawn, Model model) {
-        changes.run(ref, Stage.SURVEY, () -> {
+        save(ref, cameraId, drawn.token(), () -> {
             Camera camera = cameras.get(ref.id(), cameraId).camera();
             cameras.zone(ref.id(), cameraId, zones(camera, drawn), drawn.version());
         });
         return live(ref, cameraId, Look.of(drawn.look()), model);
     }
 
+    /** A save whose answer was lost is sent again with its token; it is made once all the same. */
+    private void save(HouseholdRef ref, long cameraId, String token, Runnable change) {
+        if (token != null && token.length() > LONGEST_TOKEN) {
+            throw new BadInput("That save cannot be told from others. Reload the page.");
+        }
+        changes.step(ref, Stage.SURVEY, () -> {
+            boolean fresh = !cameras.isSaved(ref.id(), cameraId, token);
+            if (fresh) {
+                change.run();
+                cameras.signSave(ref.id(), cameraId, token, ref.by());
+            }
+            return fresh;
+        });
+    }
+
     private static List<Zone> zones(Camera camera, ZoneDrawn drawn) {
         List<Zone> zones = new ArrayList<>(camera.zones());
         if (drawn.remove() != null) {
-            if (drawn.remove() < 0 || drawn.remove() >= zones.size()) {
+            boolean another = drawn.of() != null && drawn.of() != zones.size();
+            if (another || drawn.remove() < 0 || drawn.remove() >= zones.size()) {
                 throw new BadInput("That zone is no longer there. Reload the page.");
             }
             zones.remove((int) drawn.remove());

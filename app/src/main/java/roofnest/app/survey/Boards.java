@@ -43,7 +43,8 @@ class Boards {
     }
 
     /** A pose as the page sends it: y counts downwards there. */
-    record Tried(Double x, Double y, Double heightM, Double headingDeg, Double tiltDeg, Integer version, Map<String, String> look) {
+    record Tried(Double x, Double y, Double heightM, Double headingDeg, Double tiltDeg, Integer version, String token,
+            Map<String, String> look) {
         CameraPose pose() {
             if (x == null || y == null || heightM == null || headingDeg == null || tiltDeg == null || version == null) {
                 throw new BadInput("A pose needs x, y, height, heading, tilt and the version it was opened at.");

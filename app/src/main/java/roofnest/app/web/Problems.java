@@ -51,6 +51,12 @@ class Problems {
 
     @ExceptionHandler
     Object stale(StaleEdit e, HttpServletRequest request) {
+        if (forScript(request)) {
+            ProblemDetail problem = problem(request, HttpStatus.CONFLICT, "Somebody else saved this meanwhile",
+                    e.getMessage() + " Nothing of yours was saved.");
+            problem.setProperty("version", e.currentVersion());
+            return script(problem);
+        }
         return answer(request, HttpStatus.CONFLICT, "Somebody else saved this meanwhile",
                 e.getMessage() + " Nothing of yours was saved. Open it again to see theirs, then make your change.");
     }
@@ -110,22 +116,42 @@ class Problems {
                         + "try it once more.");
     }
 
-    /** The request's own number stands on the page and in the log, so that one is found from the other. */
     private static Object answer(HttpServletRequest request, HttpStatusCode status, String title, String detail) {
-        String number = String.valueOf(request.getAttribute(RequestNumber.ATTRIBUTE));
-        request.setAttribute(RequestNumber.REASON, title + ": " + detail);
-        String accept = request.getHeader("Accept");
-        if (accept != null
-                && (accept.contains(MediaType.APPLICATION_PROBLEM_JSON_VALUE) || !accept.contains(MediaType.TEXT_HTML_VALUE))) {
-            ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
-            problem.setTitle(title);
-            problem.setProperty("request", number);
-            return ResponseEntity.status(status).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(problem);
+        if (forScript(request)) {
+            return script(problem(request, status, title, detail));
         }
+        note(request, title, detail);
         ModelAndView page = new ModelAndView("problem", HttpStatus.valueOf(status.value()));
         page.addObject("title", title);
         page.addObject("detail", detail);
-        page.addObject("number", number);
+        page.addObject("number", number(request));
         return page;
+    }
+
+    private static boolean forScript(HttpServletRequest request) {
+        String accept = request.getHeader("Accept");
+        return accept != null
+                && (accept.contains(MediaType.APPLICATION_PROBLEM_JSON_VALUE) || !accept.contains(MediaType.TEXT_HTML_VALUE));
+    }
+
+    private static ProblemDetail problem(HttpServletRequest request, HttpStatusCode status, String title, String detail) {
+        note(request, title, detail);
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+        problem.setTitle(title);
+        problem.setProperty("request", number(request));
+        return problem;
+    }
+
+    private static Object script(ProblemDetail problem) {
+        return ResponseEntity.status(problem.getStatus()).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(problem);
+    }
+
+    private static void note(HttpServletRequest request, String title, String detail) {
+        request.setAttribute(RequestNumber.REASON, title + ": " + detail);
+    }
+
+    /** The request's own number stands on the page and in the log, so that one is found from the other. */
+    private static String number(HttpServletRequest request) {
+        return String.valueOf(request.getAttribute(RequestNumber.ATTRIBUTE));
     }
 }

@@ -8,9 +8,15 @@ public class StaleEdit extends Conflict {
 
     private final int currentVersion;
 
-    public StaleEdit(String what, int openedVersion, int currentVersion) {
-        super(what + " was changed by somebody else since you opened it (edit " + openedVersion + ", now " + currentVersion + ").");
+    /** @param sentence what the other person did */
+    public StaleEdit(String sentence, int currentVersion) {
+        super(sentence);
         this.currentVersion = currentVersion;
+    }
+
+    public StaleEdit(String what, int openedVersion, int currentVersion) {
+        this(what + " was changed by somebody else since you opened it (edit " + openedVersion + ", now " + currentVersion + ").",
+                currentVersion);
     }
 
     public int currentVersion() {

@@ -145,10 +145,10 @@ class BoardApiTest {
 
     @Test
     void cells_are_blacked_out_and_shown_again_and_lie_on_the_plan() throws Exception {
-        MockHttpServletResponse on = camera("/cell", "{\"cell\":\"C6\",\"version\":0}");
+        MockHttpServletResponse on = camera("/cell", "{\"cell\":\"C6\",\"masked\":true,\"version\":0}");
         assertThat(on.getContentAsString()).contains("patch masked", "<title>C6</title>", "data-version=\"1\"");
-        assertThat(camera("/cell", "{\"cell\":\"C6\",\"version\":1}").getContentAsString()).doesNotContain("patch masked");
-        assertThat(camera("/cell", "{\"cell\":\"Z40\",\"version\":2}").getContentAsString()).contains("no cell of that name");
+        assertThat(camera("/cell", "{\"cell\":\"C6\",\"masked\":false,\"version\":1}").getContentAsString()).doesNotContain("patch masked");
+        assertThat(camera("/cell", "{\"cell\":\"Z40\",\"masked\":true,\"version\":2}").getContentAsString()).contains("no cell of that name");
     }
 
     @Test
@@ -227,6 +227,35 @@ class BoardApiTest {
         perform(post(path("/survey/draw")));
         assertThat(perform(get(path("/survey/draw"))).getContentAsString()).contains("0 walls, 0 areas", "Ground is drawn on");
         assertThat(perform(get(path("/survey"))).getContentAsString()).contains("Put the first camera on the plan");
+    }
+
+    @Test
+    void a_save_sent_again_with_its_token_is_made_once_and_answered_as_before() throws Exception {
+        String zone = "{\"corners\":[[0.3,0.6],[0.7,0.6],[0.5,0.9]],\"version\":0,\"token\":\"first\"}";
+        assertThat(camera("/zones", zone).getContentAsString()).contains("zone 1", "data-version=\"1\"");
+        assertThat(camera("/zones", zone).getContentAsString()).contains("zone 1", "data-version=\"1\"").doesNotContain("zone 2");
+        assertThat(camera("/zones", zone.replace("first", "second")).getStatus()).isEqualTo(409);
+        assertThat(camera("/zones", zone.replace("first", "x".repeat(65)).replace("\"version\":0", "\"version\":1")).getStatus())
+                .isEqualTo(422);
+    }
+
+    /** What somebody else saved in between makes it a conflict, which says who did what and from where one may go on. */
+    @Test
+    void a_save_that_somebody_elses_followed_is_a_conflict_that_names_them() throws Exception {
+        String mine = "{\"x\":11.3,\"y\":0.2,\"heightM\":2.5,\"headingDeg\":106,\"tiltDeg\":12,\"version\":0,\"token\":\"mine\"}";
+        assertThat(camera("/pose", mine).getStatus()).isEqualTo(200);
+        String theirs = mine.replace("2.5", "2.9").replace("mine", "theirs").replace("\"version\":0", "\"version\":1");
+        assertThat(camera("/pose", theirs).getStatus()).isEqualTo(200);
+        MockHttpServletResponse again = camera("/pose", mine);
+        assertThat(again.getStatus()).isEqualTo(409);
+        assertThat(again.getContentAsString()).contains("was changed by " + demo.staff("jory").name(), "2.90 m up", "\"version\":2");
+    }
+
+    @Test
+    void a_zone_is_not_taken_out_of_a_list_that_has_changed() throws Exception {
+        camera("/zones", "{\"corners\":[[0.3,0.6],[0.7,0.6],[0.5,0.9]],\"version\":0}");
+        assertThat(camera("/zones", "{\"remove\":0,\"of\":2,\"version\":1}").getContentAsString()).contains("no longer there");
+        assertThat(camera("/zones", "{\"remove\":0,\"of\":1,\"version\":1}").getContentAsString()).doesNotContain(">zone 1<");
     }
 
     private MockHttpServletResponse edit(int version, String edit) throws Exception {

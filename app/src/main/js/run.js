@@ -1,7 +1,7 @@
 // A run's page: keys for the answers, the countdown, the stand-in's blinking light.
 import { isTyping } from "./exchange.js";
 
-export function startRun() {
+function startRun() {
   const step = document.getElementById("run-step");
   if (!step) {
     return;
@@ -128,3 +128,5 @@ async function drawBenchAnew(words) {
     setTimeout(drawBenchAnew, 2000, words);
   }
 }
+
+startRun();

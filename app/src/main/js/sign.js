@@ -1,6 +1,6 @@
 // The signature: strokes drawn by finger, pen or mouse, kept as a path of whole numbers.
 
-export function startSigning() {
+function startSigning() {
   const pad = document.getElementById("sign-pad");
   if (!pad) {
     return;
@@ -40,3 +40,5 @@ export function startSigning() {
     path.setAttribute("d", "");
   });
 }
+
+startSigning();

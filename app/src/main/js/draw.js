@@ -12,7 +12,7 @@ const GRID_M = 0.1;
 const LINES = { wall: false, path: false, area: true, boundary: true, scale: false, shift: false };
 const KEYS = { s: "select", w: "wall", o: "opening", a: "area", p: "path", f: "place", t: "thing", n: "label", b: "boundary" };
 
-export function startDrawing() {
+function startDrawing() {
   const root = document.getElementById("drawing");
   if (!root) {
     return;
@@ -59,7 +59,7 @@ export function startDrawing() {
     plan.classList.toggle("tool-drawing", tool !== "select");
     plan.classList.toggle("tool-opening", tool === "opening");
     handles.replaceChildren();
-    cursor.setAttribute("hidden", "hidden");
+    cursor.setAttribute("display", "none");
     sketch();
     if (tool === "select" && chosen) {
       hold(chosen);
@@ -228,7 +228,7 @@ export function startDrawing() {
           hold(chosen);
         }
       } else {
-        tell(answer.problem, true);
+        tell(answer.unheard ? `Not saved: ${answer.problem}. Do it again.` : answer.problem + (answer.conflict ? " Reload the page to see theirs." : ""), true);
         points = tool === "wall" ? points.slice(0, -1) : points;
         sketch();
       }
@@ -398,7 +398,7 @@ export function startDrawing() {
       const box = plan.viewBox.baseVal;
       const at = aim ?? points[points.length - 1] ?? { x: Math.round(box.x + box.width / 2), y: Math.round(box.y + box.height / 2) };
       aim = { x: Number((at.x + dx).toFixed(2)), y: Number((at.y + dy).toFixed(2)), by: "" };
-      cursor.removeAttribute("hidden");
+      cursor.removeAttribute("display");
       cursor.setAttribute("transform", `translate(${aim.x} ${aim.y}) scale(${pixel()})`);
       sketch();
     } else if (/^[0-9.,@]$/.test(event.key)) {
@@ -440,7 +440,7 @@ export function startDrawing() {
       set({ x: last.x + far * Math.sin(way * Math.PI / 180), y: last.y - far * Math.cos(way * Math.PI / 180) });
       aim = { ...points[points.length - 1] ?? last, by: "" };
       sketch();
-    } else if (!cursor.hasAttribute("hidden") && aim && (!last || aim.x !== last.x || aim.y !== last.y)) {
+    } else if (!cursor.hasAttribute("display") && aim && (!last || aim.x !== last.x || aim.y !== last.y)) {
       set(aim);
     } else {
       finish();
@@ -485,3 +485,5 @@ function foot(a, b, at) {
   const share = ((at.x - a.x) * dx + (at.y - a.y) * dy) / (dx * dx + dy * dy);
   return share >= 0 && share <= 1 ? { x: a.x + share * dx, y: a.y + share * dy } : null;
 }
+
+startDrawing();

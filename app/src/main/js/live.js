@@ -1,6 +1,6 @@
 // The stand-in's live picture: a wait, then a clock and somebody walking through.
 
-export function startLive() {
+function startLive() {
   const picture = document.getElementById("live-picture");
   if (!picture) {
     return;
@@ -32,7 +32,7 @@ export function startLive() {
 
 function play() {
   const frames = Array.from(document.querySelectorAll("#live-frames li"), (item) => ({
-    at: Number(item.dataset.at), recorded: item.dataset.rec === "true", body: item.dataset.body, head: item.dataset.head,
+    at: Number(item.dataset.at), recorded: item.dataset.rec === "true", body: item.dataset.body ?? "", head: item.dataset.head ?? "",
   }));
   const body = document.getElementById("walker-body");
   const head = document.getElementById("walker-head");
@@ -53,3 +53,5 @@ function play() {
   };
   paint();
 }
+
+startLive();

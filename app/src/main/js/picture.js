@@ -5,13 +5,19 @@ import { onDrawing } from "./exchange.js";
 const SVG = "http://www.w3.org/2000/svg";
 const CLOSE_PX = 12;
 
-export function startPicture({ plan, put }) {
+export function startPicture({ plan, add }) {
   const hold = document.getElementById("picture-hold");
   const hint = document.getElementById("picture-hint");
   const buttons = { mask: document.querySelector('[data-picture="mask"]'), zone: document.querySelector('[data-picture="zone"]') };
   let tool = null;
   let corners = [];
   let sheet = null;
+  /** Cells that were tapped and not answered yet, with what they are to be. */
+  const asked = new Map();
+
+  function isMasked(cell) {
+    return hold.querySelector(`[data-cell="${cell}"]`) !== null;
+  }
 
   function choose(next) {
     tool = tool === next ? null : next;
@@ -54,7 +60,7 @@ export function startPicture({ plan, put }) {
     sketch();
   }
 
-  async function close() {
+  function close() {
     if (corners.length < 3) {
       hint.textContent = "A zone has three corners at least.";
       return;
@@ -64,7 +70,7 @@ export function startPicture({ plan, put }) {
       ? { corners: corners.map(({ x, y }) => [Math.min(1, Math.max(0, x / svg.width)), Math.min(1, Math.max(0, y / svg.height))]) }
       : { outline: corners.map(({ x, y }) => [x, y]) };
     choose("zone");
-    await put("PUT", "zones", body);
+    add("zones", body);
   }
 
   hold.addEventListener("click", (event) => {
@@ -81,7 +87,10 @@ export function startPicture({ plan, put }) {
     const rows = Number(svg.dataset.rows);
     const column = Math.min(columns - 1, Math.floor(at.x / svg.viewBox.baseVal.width * columns));
     const row = Math.min(rows - 1, Math.floor(at.y / svg.viewBox.baseVal.height * rows));
-    put("PUT", "cell", { cell: String.fromCharCode(65 + column) + (row + 1) });
+    const cell = String.fromCharCode(65 + column) + (row + 1);
+    const masked = !(asked.get(cell) ?? isMasked(cell));
+    asked.set(cell, masked);
+    add("cell", { cell, masked });
   });
 
   plan.addEventListener("click", (event) => {
@@ -99,12 +108,15 @@ export function startPicture({ plan, put }) {
       choose(tool);
     }
   });
-  document.addEventListener("board-shown", sketch);
+  document.addEventListener("board-shown", () => {
+    asked.clear();
+    sketch();
+  });
 
   document.addEventListener("click", (event) => {
     const button = event.target.closest("[data-remove-zone]");
     if (button) {
-      put("PUT", "zones", { remove: Number(button.dataset.removeZone) });
+      add("zones", { remove: Number(button.dataset.removeZone), of: document.querySelectorAll("[data-remove-zone]").length });
     }
   });
 }

@@ -1,19 +1,14 @@
-import { startBoard } from "./board.js";
-import { startDrawing } from "./draw.js";
+// On every page: the dim theme, the keys to the stages, and pages that look at themselves anew.
+
 import { isTyping } from "./exchange.js";
-import { startRun } from "./run.js";
-import { startLive } from "./live.js";
-import { startSigning } from "./sign.js";
+
+const A_YEAR_S = 31536000;
 
 themeSwitch();
 stageKeys();
-startBoard();
-startDrawing();
-startRun();
-startLive();
-startSigning();
 reloading();
 
+/** Kept in a cookie, so that the server paints the page in it from the start and a dark attic never flashes white. */
 function themeSwitch() {
   const button = document.querySelector("[data-theme-switch]");
   if (!button) {
@@ -25,11 +20,10 @@ function themeSwitch() {
     const loft = document.documentElement.dataset.theme !== "loft";
     if (loft) {
       document.documentElement.dataset.theme = "loft";
-      localStorage.setItem("roofnest-theme", "loft");
     } else {
       delete document.documentElement.dataset.theme;
-      localStorage.removeItem("roofnest-theme");
     }
+    document.cookie = `roofnest-theme=${loft ? "loft" : "paper"}; path=/; max-age=${A_YEAR_S}; samesite=lax`;
     show();
   });
 }

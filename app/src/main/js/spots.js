@@ -28,7 +28,7 @@ export function startSpots({ base, poseNow, tryPose, isTyping, pxInMetres }) {
     clearInterval(tick);
     button.disabled = false;
     if (!answer.ok) {
-      state.textContent = answer.problem;
+      state.textContent = answer.unheard ? `Not looked for: ${answer.problem}. Ask again.` : answer.problem;
       return;
     }
     state.textContent = `Done in ${((performance.now() - begun) / 1000).toFixed(1)} s.`;

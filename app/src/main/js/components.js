@@ -40,13 +40,4 @@ document.addEventListener("alpine:init", () => {
       return this.role === "GUEST";
     },
   }));
-
-  window.Alpine.data("layers", () => ({
-    toggle(event) {
-      const button = event.currentTarget;
-      const shown = button.getAttribute("aria-pressed") !== "true";
-      button.setAttribute("aria-pressed", String(shown));
-      document.getElementById("plan").classList.toggle("no-" + button.dataset.layer, !shown);
-    },
-  }));
 });

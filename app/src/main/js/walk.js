@@ -27,11 +27,11 @@ export function startWalk({ plan }) {
   function show(index) {
     const frame = frames[index];
     if (!frame) {
-      walker.setAttribute("hidden", "hidden");
+      walker.setAttribute("display", "none");
       return;
     }
     slider.value = String(index);
-    walker.removeAttribute("hidden");
+    walker.removeAttribute("display");
     walker.setAttribute("class", `walker-on-plan ${frame.doing}`);
     walker.setAttribute("transform", `translate(${frame.x} ${frame.y}) scale(${walker.dataset.scale})`);
     const [body, head] = document.querySelectorAll(".picture-walker path");

@@ -1,9 +1,10 @@
-// The board: moves, turns and raises the chosen camera, has every pose judged, and saves the last one.
+// The board: moves, turns and raises the chosen camera, has every pose judged, and hands what was moved over to be saved.
 // At most one pose is on its way to the server; while it is, only the newest further one is remembered.
 
 import { isTyping, onDrawing, send, show } from "./exchange.js";
 import { startLettering } from "./lettering.js";
 import { startPicture } from "./picture.js";
+import { startSaves } from "./saves.js";
 import { startSpots } from "./spots.js";
 import { startWalk } from "./walk.js";
 import { startZoom } from "./zoom.js";
@@ -13,15 +14,22 @@ const MOVE_FAR_M = 0.5;
 const TURN_DEG = 5;
 const RAISE_M = 0.1;
 const TILT_DEG = 1;
-const SAVE_AFTER_MS = 350;
+const JUDGE_AGAIN_MS = 2000;
 
-export function startBoard() {
+function startBoard() {
   const perch = document.getElementById("perch");
   const form = document.getElementById("pose-form");
   document.getElementById("which-camera")?.addEventListener("change", (event) => {
     location.assign(event.target.dataset.go + event.target.value);
   });
   const plan = document.getElementById("plan");
+  for (const button of document.querySelectorAll("[data-layer]")) {
+    button.addEventListener("click", () => {
+      const shown = button.getAttribute("aria-pressed") !== "true";
+      button.setAttribute("aria-pressed", String(shown));
+      plan.classList.toggle("no-" + button.dataset.layer, !shown);
+    });
+  }
   if (plan?.classList.contains("zoomable")) {
     startZoom(plan);
     startLettering(plan);
@@ -36,12 +44,23 @@ export function startBoard() {
     headingDeg: document.getElementById("pose-heading"), tiltDeg: document.getElementById("pose-tilt"),
   };
   const night = document.querySelector('[data-picture="night"]');
-  let version = Number(form.dataset.version);
   let contours = form.dataset.contours;
   let pose = read();
   let inFlight = false;
   let newest = null;
-  let saveTimer = null;
+  let owed = false;
+  let again = null;
+  const saves = startSaves({
+    base: form.dataset.base, version: Number(form.dataset.version), look, say,
+    saved: (page) => {
+      if (inFlight) {
+        // A newer pose is being judged; what was saved may not be in that answer yet.
+        owed = true;
+      } else {
+        take(page);
+      }
+    },
+  });
 
   function read() {
     const number = (field) => Number(field.value.replace(",", ".").replace("\u2212", "-"));
@@ -76,58 +95,51 @@ export function startBoard() {
   function moved(changed, since) {
     draw(changed);
     judge(since);
-    saveSoon();
+    saves.addPose(pose);
   }
 
+  /** Whatever becomes of one answer, the next pose is judged. */
   async function judge(since) {
-    newest = { tried: { ...pose, version }, since };
+    newest = { pose: { ...pose }, since };
     if (inFlight) {
       return;
     }
     inFlight = true;
-    while (newest) {
-      const { tried, since: from } = newest;
-      newest = null;
-      const answer = await send("POST", `${form.dataset.base}/try`, { ...tried, look: look() });
-      if (answer.ok) {
-        take(answer.page);
-        document.dispatchEvent(new CustomEvent("board-judged", { detail: { since: from } }));
-      } else {
-        say(answer.problem, "bad");
+    clearTimeout(again);
+    try {
+      while (newest) {
+        const { pose: tried, since: from } = newest;
+        newest = null;
+        await judgeOne(tried, from);
+        if (owed && !newest && !saves.waiting()) {
+          owed = false;
+          newest = { pose: { ...pose } };
+        }
       }
+    } finally {
+      inFlight = false;
     }
-    inFlight = false;
+  }
+
+  async function judgeOne(tried, since) {
+    const answer = await send("POST", `${form.dataset.base}/try`, { ...tried, version: saves.version(), look: look() });
+    if (answer.ok && answer.page.getElementById("live-version")) {
+      take(answer.page);
+      document.dispatchEvent(new CustomEvent("board-judged", { detail: { since } }));
+      return;
+    }
+    if (answer.unheard || answer.ok) {
+      again = setTimeout(judge, JUDGE_AGAIN_MS);
+    }
+    if (!saves.waiting()) {
+      say(answer.unheard ? `not judged: ${answer.problem}. It is tried again by itself.` : answer.problem ?? "not judged", "bad");
+    }
   }
 
   function take(page) {
     show(page);
-    const told = page.getElementById("live-version");
-    contours = told.dataset.contours || contours;
+    contours = page.getElementById("live-version")?.dataset.contours || contours;
     document.dispatchEvent(new CustomEvent("board-shown"));
-  }
-
-  function saveSoon() {
-    say("not saved yet", "busy");
-    clearTimeout(saveTimer);
-    saveTimer = setTimeout(save, SAVE_AFTER_MS);
-  }
-
-  async function save() {
-    say("saving", "busy");
-    await put("PUT", "pose", pose);
-  }
-
-  /** Changes the stored camera and shows what came of it. */
-  async function put(method, what, body) {
-    const answer = await send(method, `${form.dataset.base}/${what}`, { ...body, version, look: look() });
-    if (answer.ok) {
-      version = Number(answer.page.getElementById("live-version").dataset.version);
-      take(answer.page);
-      say("saved", "");
-    } else {
-      say(answer.problem, "bad");
-    }
-    return answer.ok;
   }
 
   function say(words, kind) {
@@ -210,7 +222,7 @@ export function startBoard() {
     judge();
   });
 
-  startPicture({ plan, put });
+  startPicture({ plan, add: saves.add });
   startWalk({ plan });
   startSpots({
     base: form.dataset.base, poseNow: () => ({ ...pose }), tryPose: (tried) => moved(tried), isTyping,
@@ -245,3 +257,5 @@ function startReadingTap(plan) {
     mark.append(cross);
   });
 }
+
+startBoard();

@@ -1,28 +1,51 @@
 // Talks to the server for boards and sheets, and puts what comes back where it belongs on the page.
 
+/**
+ * Asks the server. What comes back is one of: ok with a page; refused, for a reason that the user can do something about; a
+ * conflict with somebody else; or not heard, because the line, the server or the signing-in is gone, which may pass by itself.
+ */
 export async function send(method, address, body) {
   const header = document.querySelector('meta[name="csrf-header"]').content;
-  const token = document.querySelector('meta[name="csrf-token"]').content;
+  const token = document.querySelector('meta[name="csrf-token"]');
   try {
     const response = await fetch(address, {
       method, body: body === undefined ? undefined : JSON.stringify(body),
-      headers: { "Content-Type": "application/json", Accept: "text/html, application/problem+json", [header]: token },
+      headers: { "Content-Type": "application/json", Accept: "text/html, application/problem+json", [header]: token.content },
     });
     const text = await response.text();
+    if (response.redirected || response.status === 401 || (response.status === 403 && await freshToken(token))) {
+      return { ok: false, unheard: true, problem: "you are signed out; sign in again in another window" };
+    }
     if (response.ok) {
       return { ok: true, page: new DOMParser().parseFromString(text, "text/html") };
     }
-    return { ok: false, problem: problemOf(text) };
+    if (response.status >= 500) {
+      return { ok: false, unheard: true, problem: "the server could not take it" };
+    }
+    return { ok: false, conflict: response.status === 409, ...problemOf(text) };
   } catch {
-    return { ok: false, problem: "No connection: not saved. It is tried again at the next move." };
+    return { ok: false, unheard: true, problem: "no connection" };
   }
+}
+
+/** Whoever signed in again has another token; the page they are on knows it. Whether it was another one. */
+async function freshToken(token) {
+  const response = await fetch(location.href, { headers: { Accept: "text/html" } });
+  const page = new DOMParser().parseFromString(await response.text(), "text/html");
+  const now = page.querySelector('meta[name="csrf-token"]')?.content;
+  const another = now !== undefined && now !== token.content;
+  if (another) {
+    token.content = now;
+  }
+  return another || response.redirected;
 }
 
 function problemOf(text) {
   try {
-    return JSON.parse(text).detail;
+    const { detail, version } = JSON.parse(text);
+    return { problem: detail, version };
   } catch {
-    return "That was not taken. Reload the page.";
+    return { problem: "That was not taken. Reload the page." };
   }
 }
 
