@@ -92,10 +92,10 @@ function startBoard() {
     fields.tiltDeg.value = pose.tiltDeg.toFixed(0);
   }
 
-  function moved(changed, since) {
+  function moved(changed, since, gesture) {
     draw(changed);
     judge(since);
-    saves.addPose(pose);
+    saves.addPose(pose, gesture);
   }
 
   /** Whatever becomes of one answer, the next pose is judged. */
@@ -149,8 +149,10 @@ function startBoard() {
 
   // Moving and turning with mouse, pen or finger.
   let dragging = null;
+  let drags = 0;
   perch.addEventListener("pointerdown", (event) => {
     dragging = event.target.id === "perch-handle" ? "turn" : "move";
+    drags += 1;
     plan.dataset.held = "true";
     perch.setPointerCapture(event.pointerId);
     perch.focus({ preventScroll: true });
@@ -162,9 +164,9 @@ function startBoard() {
     }
     const at = onDrawing(plan, event);
     if (dragging === "move") {
-      moved({ x: at.x, y: at.y }, event.timeStamp);
+      moved({ x: at.x, y: at.y }, event.timeStamp, drags);
     } else {
-      moved({ headingDeg: Math.round(Math.atan2(at.x - pose.x, pose.y - at.y) * 180 / Math.PI) }, event.timeStamp);
+      moved({ headingDeg: Math.round(Math.atan2(at.x - pose.x, pose.y - at.y) * 180 / Math.PI) }, event.timeStamp, drags);
     }
   });
   for (const end of ["pointerup", "pointercancel"]) {

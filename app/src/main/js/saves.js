@@ -26,16 +26,15 @@ export function startSaves({ base, version: opened, look, saved, say }) {
   let failures = 0;
   let problem = "";
 
-  /** The camera's newest pose: one move for as long as the hand does not rest. */
-  function addPose(pose) {
+  /** The camera's newest pose. @param gesture a drag is one move, however many poses it goes through */
+  function addPose(pose, gesture) {
     const last = waiting.at(-1);
-    const now = performance.now();
     if (last?.what === "pose" && !last.sent) {
-      last.moves += now - last.at > REST_MS ? 1 : 0;
+      last.moves += gesture !== undefined && gesture === last.gesture ? 0 : 1;
       last.body = pose;
-      last.at = now;
+      last.gesture = gesture;
     } else {
-      push("pose", pose);
+      push("pose", pose, gesture);
     }
     if (failures === 0 && !stopped) {
       say("not saved yet", "busy");
@@ -57,9 +56,9 @@ export function startSaves({ base, version: opened, look, saved, say }) {
   }
 
   /** The token tells a change that is sent again from another one: the first answer may have been lost on its way. */
-  function push(what, body) {
+  function push(what, body, gesture) {
     refusals.delete(what);
-    waiting.push({ what, body, moves: 1, at: performance.now(), token: token(), sent: false });
+    waiting.push({ what, body, moves: 1, gesture, token: token(), sent: false });
   }
 
   function token() {

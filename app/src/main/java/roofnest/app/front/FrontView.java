@@ -6,7 +6,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.function.LongToIntFunction;
+import java.util.function.Function;
 
 import roofnest.app.firm.Staff;
 import roofnest.app.records.Household;
@@ -29,7 +29,10 @@ record FrontView(String firm, String greeting, int broken, int dueSoon, int hous
             long id, String name, String address, String due, String dueWhat, boolean late, int kept, int thin, int broken,
             int untried, Ridge ridge, int notReady) {}
 
-    static FrontView of(Staff staff, List<HouseholdRepository.Overview> all, LocalDate today, LongToIntFunction missing) {
+    static FrontView of(Staff staff, List<HouseholdRepository.Overview> all, LocalDate today,
+            Function<List<Long>, Map<Long, Integer>> lacking) {
+        Map<Long, Integer> missing = lacking.apply(all.stream().map(HouseholdRepository.Overview::household)
+                .filter(h -> comesSoon(h, today)).map(Household::id).toList());
         List<Group> groups = Arrays.stream(Stage.values())
                 .map(stage -> new Group(stage,
                         all.stream().filter(o -> o.household().stage() == stage).map(o -> row(o, today, missing)).toList()))
@@ -42,12 +45,12 @@ record FrontView(String firm, String greeting, int broken, int dueSoon, int hous
                 all.size(), groups);
     }
 
-    private static Row row(HouseholdRepository.Overview overview, LocalDate today, LongToIntFunction missing) {
+    private static Row row(HouseholdRepository.Overview overview, LocalDate today, Map<Long, Integer> missing) {
         Household h = overview.household();
         return new Row(h.id(), h.name(), h.address(), h.dueOn() == null ? "" : h.dueOn().format(DAY),
                 h.dueWhat() == null ? "" : h.dueWhat(),
                 h.dueOn() != null && h.dueOn().isBefore(today), overview.kept(), overview.thin(), overview.broken(), overview.untried(),
-                Ridge.of(h.stage(), h.stage(), Map.of()), comesSoon(h, today) ? missing.applyAsInt(h.id()) : 0);
+                Ridge.of(h.stage(), h.stage(), Map.of()), missing.getOrDefault(h.id(), 0));
     }
 
     private static boolean comesSoon(Household h, LocalDate today) {

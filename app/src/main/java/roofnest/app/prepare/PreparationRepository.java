@@ -2,8 +2,10 @@ package roofnest.app.prepare;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -71,6 +73,23 @@ class PreparationRepository {
     Set<String> ticked(long householdId) {
         return new HashSet<>(jdbc.sql("select item from prepared_item where household_id = :householdId").param("householdId", householdId)
                 .query(String.class).list());
+    }
+
+    /** What was ticked in each of several households. */
+    Map<Long, Set<String>> tickedByAll(List<Long> households) {
+        Map<Long, Set<String>> ticked = new HashMap<>();
+        jdbc.sql("select household_id, item from prepared_item where household_id = any(:households)")
+                .param("households", households.toArray(Long[]::new))
+                .query(row -> {
+                    ticked.computeIfAbsent(row.getLong("household_id"), id -> new HashSet<>()).add(row.getString("item"));
+                });
+        return ticked;
+    }
+
+    /** Those of several households that have sent a picture. */
+    Set<Long> photographed(List<Long> households) {
+        return new HashSet<>(jdbc.sql("select distinct household_id from household_photo where household_id = any(:households)")
+                .param("households", households.toArray(Long[]::new)).query(Long.class).list());
     }
 
     void tick(long householdId, String item, boolean ready) {

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -26,6 +27,7 @@ import roofnest.app.secrets.LinkTokens;
 import roofnest.app.records.MailRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.web.BadInput;
+import roofnest.app.web.Conflict;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.PhotoCodes;
@@ -112,20 +114,10 @@ public class Preparations {
         Household household = households.get(householdId);
         Set<String> ticked = preparations.ticked(householdId);
         List<Camera> planned = cameras.of(householdId);
-        List<Item> items = Preparation
-                .items(planned.stream().map(Camera::model).toList(), planned.stream().map(camera -> camera.settings().cardGb()).toList())
-                .stream()
-                .map(item -> new Item(item.key(), item.what(), item.why(), ticked.contains(item.key()))).toList();
-        boolean wifi = networks.homeNetwork(householdId)
-                .filter(network -> network.security() == WifiSecurity.OPEN || !network.password().isEmpty()).isPresent();
+        List<Item> items = items(planned, ticked);
+        boolean wifi = networks.known(List.of(householdId)).contains(householdId);
         List<PreparationRepository.Photo> photos = preparations.photos(householdId);
-        List<String> missing = new ArrayList<>(items.stream().filter(item -> !item.ready()).map(Item::what).toList());
-        if (!wifi) {
-            missing.add("Wi-Fi name and password");
-        }
-        if (photos.isEmpty()) {
-            missing.add("A photo of the router's label");
-        }
+        List<String> missing = missing(items, wifi, !photos.isEmpty());
         int all = items.size() + 2;
         return new State(firms.name(household.firmId()), household.address(),
                 household.dueOn() == null ? "" : DAY.format(household.dueOn()),
@@ -133,9 +125,33 @@ public class Preparations {
                 Preparation.progress(all - missing.size(), all), missing);
     }
 
-    /** How many things a household has not at hand yet. */
-    public int lacking(long householdId) {
-        return state(householdId).missing().size();
+    private static List<Item> items(List<Camera> planned, Set<String> ticked) {
+        return Preparation
+                .items(planned.stream().map(Camera::model).toList(), planned.stream().map(camera -> camera.settings().cardGb()).toList())
+                .stream()
+                .map(item -> new Item(item.key(), item.what(), item.why(), ticked.contains(item.key()))).toList();
+    }
+
+    private static List<String> missing(List<Item> items, boolean wifiKnown, boolean photographed) {
+        List<String> missing = new ArrayList<>(items.stream().filter(item -> !item.ready()).map(Item::what).toList());
+        if (!wifiKnown) {
+            missing.add("Wi-Fi name and password");
+        }
+        if (!photographed) {
+            missing.add("A photo of the router's label");
+        }
+        return missing;
+    }
+
+    /** How many things households have not at hand yet. */
+    public Map<Long, Integer> lacking(List<Long> households) {
+        Map<Long, List<Camera>> planned = cameras.ofAll(households);
+        Map<Long, Set<String>> ticked = preparations.tickedByAll(households);
+        Set<Long> known = networks.known(households);
+        Set<Long> photographed = preparations.photographed(households);
+        return households.stream().collect(Collectors.toMap(id -> id,
+                id -> missing(items(planned.getOrDefault(id, List.of()), ticked.getOrDefault(id, Set.of())), known.contains(id),
+                        photographed.contains(id)).size()));
     }
 
     void tick(long householdId, String key, boolean ready) {
@@ -181,7 +197,7 @@ public class Preparations {
 
     void removePhoto(long householdId, long photo) {
         if (!preparations.removePhoto(householdId, photo)) {
-            throw new BadInput("The picture is gone already.");
+            throw new Conflict("The picture is gone already; somebody else took it out.");
         }
     }
 

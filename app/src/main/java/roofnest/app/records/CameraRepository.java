@@ -6,10 +6,13 @@ import java.sql.Types;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -51,6 +54,17 @@ public class CameraRepository {
 
     public List<Camera> of(long householdId) {
         return records(householdId).stream().map(Record::camera).toList();
+    }
+
+    /** Of several households at once. */
+    public Map<Long, List<Camera>> ofAll(List<Long> households) {
+        Map<Long, List<Camera>> all = new HashMap<>();
+        jdbc.sql("select * from camera where household_id = any(:households) and removed_at is null order by id")
+                .param("households", households.toArray(Long[]::new))
+                .query(row -> {
+                    all.computeIfAbsent(row.getLong("household_id"), id -> new ArrayList<>()).add(row(row, 0).camera());
+                });
+        return all;
     }
 
     public List<Record> records(long householdId) {

@@ -3,6 +3,7 @@ package roofnest.app.records;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -59,6 +60,19 @@ public class NetworkRepository {
                 .param("householdId", householdId)
                 .query(NetworkRepository::network)
                 .list();
+    }
+
+    /** Those of several households whose cameras could be joined: the network is written down, with its password where it needs one. */
+    public Set<Long> known(List<Long> households) {
+        return new HashSet<>(jdbc.sql("""
+            select n.household_id
+            from network n
+            where n.household_id = any(:households) and n.for_cameras
+              and (n.security = 'OPEN' or exists (
+                select 1 from secret s where s.household_id = n.household_id and s.network_id = n.id and s.kind = 'WIFI_PASSWORD'))
+            """)
+                .param("households", households.toArray(Long[]::new))
+                .query(Long.class).list());
     }
 
     /** The network that cameras join, with its password, for the rules. */

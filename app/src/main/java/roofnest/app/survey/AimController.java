@@ -23,6 +23,7 @@ import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.JudgedHousehold;
 import roofnest.app.records.JudgedHouseholds;
 import roofnest.app.web.BadInput;
+import roofnest.app.web.StaleEdit;
 import roofnest.core.judge.Camera;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.promise.Stage;
@@ -124,12 +125,16 @@ class AimController {
             throw new BadInput("That save cannot be told from others. Reload the page.");
         }
         changes.step(ref, Stage.SURVEY, () -> {
-            boolean fresh = !cameras.isSaved(ref.id(), cameraId, token);
-            if (fresh) {
+            try {
                 change.run();
-                cameras.signSave(ref.id(), cameraId, token, ref.by());
+            } catch (StaleEdit | BadInput refused) {
+                if (cameras.isSaved(ref.id(), cameraId, token)) {
+                    return false;
+                }
+                throw refused;
             }
-            return fresh;
+            cameras.signSave(ref.id(), cameraId, token, ref.by());
+            return true;
         });
     }
 

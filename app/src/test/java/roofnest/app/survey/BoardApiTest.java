@@ -148,7 +148,8 @@ class BoardApiTest {
         MockHttpServletResponse on = camera("/cell", "{\"cell\":\"C6\",\"masked\":true,\"version\":0}");
         assertThat(on.getContentAsString()).contains("patch masked", "<title>C6</title>", "data-version=\"1\"");
         assertThat(camera("/cell", "{\"cell\":\"C6\",\"masked\":false,\"version\":1}").getContentAsString()).doesNotContain("patch masked");
-        assertThat(camera("/cell", "{\"cell\":\"Z40\",\"masked\":true,\"version\":2}").getContentAsString()).contains("no cell of that name");
+        assertThat(camera("/cell", "{\"cell\":\"Z40\",\"masked\":true,\"version\":2}").getContentAsString())
+                .contains("no cell of that name");
     }
 
     @Test
