@@ -26,7 +26,7 @@ class ArrowsTest {
             "brief", "survey", "ready", "prepare", "visit", "pair", "mount", "tune", "share", "prove", "care");
 
     private static final Set<String> FLOORS = Set.of(
-            "web", "watch", "secrets", "firm", "models", "records", "household", "drawing", "documents", "front", "demo");
+            "web", "watch", "secrets", "firm", "models", "records", "household", "drawing", "documents", "workshop", "front", "demo");
 
     @ArchTest static final ArchRule packages_never_depend_in_circles = slices().matching("roofnest.app.(*)..").should().beFreeOfCycles();
 
@@ -35,6 +35,8 @@ class ArrowsTest {
     @ArchTest static final ArchRule secrets_are_a_leaf = uses("secrets");
 
     @ArchTest static final ArchRule watch_uses = uses("watch", "web");
+
+    @ArchTest static final ArchRule workshop_uses = uses("workshop", "watch");
 
     @ArchTest static final ArchRule firm_uses = uses("firm", "web", "watch");
 

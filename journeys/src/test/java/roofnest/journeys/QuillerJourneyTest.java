@@ -185,7 +185,7 @@ class QuillerJourneyTest {
     }
 
     private static void pack(Visit visit, HouseholdPages quiller) throws IOException {
-        APIResponse response = visit.page().request().get(quiller.address() + "/prove/pack.pdf");
+        APIResponse response = visit.file(quiller.address() + "/prove/pack.pdf");
         assertThat(response.headers()).containsEntry("content-type", "application/pdf");
         try (PDDocument document = Loader.loadPDF(response.body())) {
             String text = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");

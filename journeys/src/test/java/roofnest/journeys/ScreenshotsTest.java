@@ -127,7 +127,7 @@ class ScreenshotsTest {
 
     private static void pack(Visit visit) throws IOException {
         String address = visit.page().url().replaceAll("(/households/[0-9]+).*", "$1");
-        try (PDDocument document = Loader.loadPDF(visit.page().request().get(address + "/prove/pack.pdf").body())) {
+        try (PDDocument document = Loader.loadPDF(visit.file(address + "/prove/pack.pdf").body())) {
             ImageIO.write(new PDFRenderer(document).renderImageWithDPI(0, 80), "png", FOLDER.resolve("08-pack.png").toFile());
         }
     }

@@ -6,6 +6,7 @@ import java.util.function.Supplier;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ReducedMotion;
 
@@ -95,6 +96,15 @@ public final class Visit implements AutoCloseable {
         }
         page.navigate(site + path);
         return this;
+    }
+
+    /** A file, asked for until it is made; each look waits a moment by itself. */
+    public APIResponse file(String address) {
+        APIResponse response = page.request().get(address);
+        for (int look = 0; response.status() == 202 && look < 100; look++) {
+            response = page.request().get(address);
+        }
+        return response;
     }
 
     /** Errors on the console, those of answers that were meant to be refused left out. */

@@ -24,6 +24,7 @@ import roofnest.app.prove.TrialRepository;
 import roofnest.app.secrets.SecretStore;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.HouseholdRef;
+import roofnest.app.workshop.Workshop;
 import roofnest.core.promise.Stage;
 
 /** The pack for the household, and the sealed sheet that goes with it apart. */
@@ -35,9 +36,11 @@ class PackController {
     private final SecretStore secrets;
     private final HubRepository hubs;
     private final Pdf pdf;
+    private final Workshop workshop;
     private final Clock clock;
 
     PackController(Frames frames, NetworkRepository networks, TrialRepository trials, SecretStore secrets, HubRepository hubs, Pdf pdf,
+            Workshop workshop,
             Clock clock) {
         this.frames = frames;
         this.networks = networks;
@@ -45,6 +48,7 @@ class PackController {
         this.secrets = secrets;
         this.hubs = hubs;
         this.pdf = pdf;
+        this.workshop = workshop;
         this.clock = clock;
     }
 
@@ -52,10 +56,12 @@ class PackController {
     public record Sealed(String what, String name, String password) {}
 
     @GetMapping("/households/{household}/prove/pack.pdf")
-    ResponseEntity<byte[]> pack(HouseholdRef ref) {
+    Object pack(HouseholdRef ref) {
         Frame frame = frames.frame(ref, Stage.PROVE);
         PackView view = PackView.of(frame, frame.cameras(), trials.of(ref.id()), trials.signature(ref.id()));
-        return file("hand-over-pack", ref, pdf.render("documents/pack", Map.of("pack", view, "frame", frame, "date", date())), "inline");
+        return workshop.answer("The hand-over pack", "pdf",
+                pdf.drawn("documents/pack", Map.of("pack", view, "frame", frame, "date", date())), pdf::of,
+                made -> file("hand-over-pack", ref, made, "inline"));
     }
 
     /** Opening the sheet is the logged act, so it is a POST and never cached. */

@@ -25,7 +25,16 @@ class Pdf {
     }
 
     byte[] render(String template, Map<String, Object> variables) {
-        String html = templates.process(template, new Context(Locale.ENGLISH, variables));
+        return of(drawn(template, variables));
+    }
+
+    /** A document as it will be printed, in XHTML. */
+    String drawn(String template, Map<String, Object> variables) {
+        return templates.process(template, new Context(Locale.ENGLISH, variables));
+    }
+
+    /** @param html well formed */
+    byte[] of(String html) {
         try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             PdfRendererBuilder builder = new PdfRendererBuilder();
             builder.withHtmlContent(html, null);

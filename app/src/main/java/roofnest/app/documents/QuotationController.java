@@ -15,6 +15,7 @@ import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.ready.Kits;
 import roofnest.app.records.HouseholdRef;
+import roofnest.app.workshop.Workshop;
 import roofnest.core.promise.Stage;
 
 /** What a job costs, on one page. */
@@ -23,21 +24,27 @@ class QuotationController {
     private final Frames frames;
     private final Kits kits;
     private final Pdf pdf;
+    private final Workshop workshop;
     private final Clock clock;
 
-    QuotationController(Frames frames, Kits kits, Pdf pdf, Clock clock) {
+    QuotationController(Frames frames, Kits kits, Pdf pdf, Workshop workshop, Clock clock) {
         this.frames = frames;
         this.kits = kits;
         this.pdf = pdf;
+        this.workshop = workshop;
         this.clock = clock;
     }
 
     @GetMapping("/households/{household}/ready/quotation.pdf")
-    ResponseEntity<byte[]> quotation(HouseholdRef ref) {
+    Object quotation(HouseholdRef ref) {
         Frame frame = frames.frame(ref, Stage.READY);
         String date = LocalDate.now(clock).format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH));
-        byte[] page = pdf.render("documents/quotation",
+        String drawn = pdf.drawn("documents/quotation",
                 Map.of("kit", kits.view(ref, frame), "frame", frame, "date", date, "by", ref.by(), "firm", ref.staff().firmName()));
+        return workshop.answer("The quotation", "pdf", drawn, pdf::of, made -> file(ref, made));
+    }
+
+    private static ResponseEntity<byte[]> file(HouseholdRef ref, byte[] page) {
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).header("Cache-Control", "no-store")
                 .header("Content-Disposition", "inline; filename=\"quotation-" + ref.id() + ".pdf\"").body(page);
     }

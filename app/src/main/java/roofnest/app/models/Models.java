@@ -3,10 +3,7 @@ package roofnest.app.models;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -14,6 +11,10 @@ import java.util.regex.Pattern;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+
+import roofnest.app.watch.Metrics;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.catalogue.Catalogue;
@@ -37,18 +38,16 @@ public class Models {
     private final DeviceDocument documents = new DeviceDocument();
     private final JdbcClient jdbc;
     private final Clock clock;
-    private final Map<String, DeviceModel> read = Collections.synchronizedMap(new LinkedHashMap<>(KEPT, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, DeviceModel> eldest) {
-            return size() > KEPT;
-        }
-    });
+    private final Cache<Document, DeviceModel> read;
 
-    Models(Catalogue shipped, JdbcClient jdbc, Clock clock) {
+    Models(Catalogue shipped, JdbcClient jdbc, Clock clock, Metrics metrics) {
         this.shipped = shipped;
         this.jdbc = jdbc;
         this.clock = clock;
+        read = metrics.watched("models", Caffeine.newBuilder().maximumSize(KEPT).recordStats().build());
     }
+
+    private record Document(String key, String text) {}
 
     /** @param inUse how many cameras of the firm are of it */
     record Own(DeviceModel model, String key, String by, OffsetDateTime at, long inUse) {}
@@ -141,9 +140,9 @@ public class Models {
 
     /** Documents were checked when they were stored. They are kept read by key and text. */
     private DeviceModel read(String key, String document) {
-        return read.computeIfAbsent(key + " " + document, text -> {
+        return read.get(new Document(key, document), stored -> {
             try {
-                return documents.read(document).withKey(key);
+                return documents.read(stored.text()).withKey(stored.key());
             } catch (DocumentRefused e) {
                 throw new IllegalStateException("a stored model no longer reads", e);
             }

@@ -43,6 +43,7 @@ public class Hours {
     private final RouterRepository routers;
     private final ExperienceRepository experience;
     private final LoadingCache<Solved, Timeline> solved;
+    private final LoadingCache<Charged, Charging> charged;
     private final Clock clock;
 
     Hours(RouterRepository routers, ExperienceRepository experience, Solving solving, Metrics metrics, Clock clock) {
@@ -51,7 +52,11 @@ public class Hours {
         this.clock = clock;
         this.solved = metrics.watched("hours", Caffeine.newBuilder().maximumSize(KEPT).recordStats()
                 .build(asked -> solving.solve(() -> Timeline.shortest(asked.tasks(), asked.installers()))));
+        this.charged = metrics.watched("charging", Caffeine.newBuilder().maximumSize(KEPT).recordStats()
+                .build(asked -> solving.solve(() -> Charging.plan(asked.packs(), asked.chargers(), asked.chargerMa()))));
     }
+
+    private record Charged(List<Charging.Pack> packs, int chargers, int chargerMa) {}
 
     /** The same tasks have the same shortest order; it is found once. */
     private record Solved(List<Task> tasks, int installers) {}
@@ -72,7 +77,8 @@ public class Hours {
     public Planned plan(Frame frame, Asked asked) {
         Map<String, Learned> learned = new HashMap<>();
         List<Task> tasks = job(frame, learned).tasks();
-        Charging charging = Charging.plan(packs(frame.facts().cameras()), asked.chargers(), asked.chargerMa());
+        Charging charging
+                = charged.get(new Charged(packs(frame.facts().cameras()), asked.chargers(), asked.chargerMa()));
         LocalDate day = frame.household().dueOn() == null || frame.household().dueOn().isBefore(LocalDate.now(clock))
                 ? LocalDate.now(clock).plusDays(1) : frame.household().dueOn();
         LocalDateTime leave = day.atTime(asked.leave());

@@ -1,17 +1,18 @@
 package roofnest.app.survey;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 
 import org.springframework.stereotype.Component;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+
 import roofnest.app.drawing.Svg;
+import roofnest.app.watch.Metrics;
 import roofnest.core.catalogue.Band;
 import roofnest.core.judge.House;
 import roofnest.core.plan.HousePlan;
@@ -36,12 +37,11 @@ class Contouring {
     private static final int SHORTEST_NAMED = 14;
     private static final int KEPT = 48;
 
-    private final Map<Key, Drawn> drawn = Collections.synchronizedMap(new LinkedHashMap<>(KEPT, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, Drawn> eldest) {
-            return size() > KEPT;
-        }
-    });
+    private final Cache<Key, Drawn> drawn;
+
+    Contouring(Metrics metrics) {
+        drawn = metrics.watched("contours", Caffeine.newBuilder().maximumSize(KEPT).recordStats().build());
+    }
 
     /** Houses are compared as objects: each is kept for as long as it is the same. */
     private record Key(House house, Band band, double eirpDbm, long heightSteps) {}
@@ -61,7 +61,7 @@ class Contouring {
         if (!house.signal().transmits()) {
             return Drawn.NONE;
         }
-        return drawn.computeIfAbsent(new Key(house, band, eirpDbm, Math.round(heightM / HEIGHT_STEP_M)), Contouring::draw);
+        return drawn.get(new Key(house, band, eirpDbm, Math.round(heightM / HEIGHT_STEP_M)), Contouring::draw);
     }
 
     private static Drawn draw(Key key) {

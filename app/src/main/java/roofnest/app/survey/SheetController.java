@@ -23,6 +23,7 @@ import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
+import roofnest.app.workshop.Workshop;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Storey;
 import roofnest.core.promise.Stage;
@@ -35,11 +36,13 @@ class SheetController {
     private final Frames frames;
     private final Boards boards;
     private final ITemplateEngine templates;
+    private final Workshop workshop;
 
-    SheetController(Frames frames, Boards boards, ITemplateEngine templates) {
+    SheetController(Frames frames, Boards boards, ITemplateEngine templates, Workshop workshop) {
         this.frames = frames;
         this.boards = boards;
         this.templates = templates;
+        this.workshop = workshop;
     }
 
     /** @param live null while the plan has no camera */
@@ -60,25 +63,34 @@ class SheetController {
     }
 
     @GetMapping("/households/{household}/survey/board.png")
-    ResponseEntity<byte[]> boardPng(HouseholdRef ref, @RequestParam Map<String, String> said) throws TranscoderException {
-        return png(ref, "board", said);
+    Object boardPng(HouseholdRef ref, @RequestParam Map<String, String> said) {
+        return png(ref, "board", "The picture of the board", said);
     }
 
     @GetMapping("/households/{household}/survey/picture.png")
-    ResponseEntity<byte[]> picturePng(HouseholdRef ref, @RequestParam Map<String, String> said) throws TranscoderException {
-        return png(ref, "picture", said);
+    Object picturePng(HouseholdRef ref, @RequestParam Map<String, String> said) {
+        return png(ref, "picture", "The camera's picture", said);
     }
 
     private ResponseEntity<String> svg(HouseholdRef ref, String what, Map<String, String> said) {
         return file(what + "-" + ref.id() + ".svg", MediaType.valueOf("image/svg+xml")).body(drawn(ref, what, said));
     }
 
-    private ResponseEntity<byte[]> png(HouseholdRef ref, String what, Map<String, String> said) throws TranscoderException {
+    private Object png(HouseholdRef ref, String what, String words, Map<String, String> said) {
+        return workshop.answer(words, "png", drawn(ref, what, said), SheetController::png,
+                made -> file(what + "-" + ref.id() + ".png", MediaType.IMAGE_PNG).body(made));
+    }
+
+    private static byte[] png(String svg) {
         PNGTranscoder transcoder = new PNGTranscoder();
         transcoder.addTranscodingHint(PNGTranscoder.KEY_WIDTH, PNG_WIDTH_PX);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        transcoder.transcode(new TranscoderInput(new StringReader(drawn(ref, what, said))), new TranscoderOutput(out));
-        return file(what + "-" + ref.id() + ".png", MediaType.IMAGE_PNG).body(out.toByteArray());
+        try {
+            transcoder.transcode(new TranscoderInput(new StringReader(svg)), new TranscoderOutput(out));
+        } catch (TranscoderException e) {
+            throw new IllegalStateException("what was drawn cannot be painted", e);
+        }
+        return out.toByteArray();
     }
 
     private String drawn(HouseholdRef ref, String what, Map<String, String> said) {

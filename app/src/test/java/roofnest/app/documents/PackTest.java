@@ -15,6 +15,7 @@ import org.springframework.test.web.servlet.MockMvc;
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
+import roofnest.app.Made;
 
 @AppTest
 class PackTest {
@@ -23,8 +24,7 @@ class PackTest {
 
     @Test
     void the_pack_holds_every_promise_with_its_proof_as_tagged_text_with_bookmarks() throws Exception {
-        byte[] pdf = mvc.perform(get("/households/" + demo.household("Peverell") + "/prove/pack.pdf").with(user(demo.staff("odile"))))
-                .andReturn().getResponse().getContentAsByteArray();
+        byte[] pdf = pack();
         try (PDDocument document = Loader.loadPDF(pdf)) {
             String text = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
             assertThat(text).contains("Peverell · 11 Orchard Way", "Recognise a face at the front door, day and night", "proved by a test",
@@ -35,6 +35,26 @@ class PackTest {
             assertThat(document.getDocumentCatalog().getDocumentOutline().children()).hasSizeGreaterThan(5);
             assertThat(document.getDocumentCatalog().getLanguage()).isEqualTo("en");
         }
+    }
+
+    @Test
+    void a_pack_is_kept_until_something_in_it_changes() throws Exception {
+        byte[] pdf = pack();
+        assertThat(pack()).as("the very same file").isEqualTo(pdf);
+        demo.jdbc().sql("update household set address = '11 Orchard Row' where id = :id").param("id", demo.household("Peverell")).update();
+        demo.touched(demo.household("Peverell"));
+        try (PDDocument document = Loader.loadPDF(pack())) {
+            assertThat(new PDFTextStripper().getText(document)).contains("11 Orchard Row");
+        } finally {
+            demo.jdbc().sql("update household set address = '11 Orchard Way' where id = :id").param("id", demo.household("Peverell"))
+                    .update();
+            demo.touched(demo.household("Peverell"));
+        }
+    }
+
+    private byte[] pack() throws Exception {
+        return Made.file(mvc, get("/households/" + demo.household("Peverell") + "/prove/pack.pdf").with(user(demo.staff("odile"))))
+                .getContentAsByteArray();
     }
 
     @Test

@@ -38,6 +38,7 @@ import net.fortuna.ical4j.model.component.VEvent;
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
+import roofnest.app.Made;
 import roofnest.app.firm.Staff;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.ExperienceRepository;
@@ -297,7 +298,7 @@ class ReadyTest {
                 .param("tax", "10").param("currency", "eur").param("version", "0"));
         String page = mvc.perform(get(kit).with(user(petra))).andReturn().getResponse().getContentAsString();
         assertThat(page).contains("100.10", "Tax, 10 %", "EUR", "Without a price, and not in the sum: Card of 64 GB");
-        byte[] file = mvc.perform(get("/households/" + theirs + "/ready/quotation.pdf").with(user(petra))).andReturn().getResponse()
+        byte[] file = Made.file(mvc, get("/households/" + theirs + "/ready/quotation.pdf").with(user(petra)))
                 .getContentAsByteArray();
         try (PDDocument document = Loader.loadPDF(file)) {
             assertThat(document.getNumberOfPages()).isEqualTo(1);

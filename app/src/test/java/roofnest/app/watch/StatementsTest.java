@@ -138,7 +138,8 @@ class StatementsTest {
     }
 
     private int status(AbstractMockHttpServletRequestBuilder<?> request) throws Exception {
-        return mvc.perform(request.accept("text/html", "application/json").with(user(tamsin)).with(csrf())).andReturn().getResponse().getStatus();
+        return mvc.perform(request.accept("text/html", "application/json").with(user(tamsin)).with(csrf())).andReturn().getResponse()
+                .getStatus();
     }
 
     private long judgings() {

@@ -1,0 +1,28 @@
+// Waits for a file that is being made, says for how long, and opens it.
+
+const LOOK_EVERY_MS = 700;
+const ACCEPTED = 202;
+
+const state = document.getElementById("making-state");
+const begun = performance.now();
+look();
+
+async function look() {
+  try {
+    const answer = await fetch(location.href, { method: "HEAD" });
+    if (answer.ok && answer.status !== ACCEPTED) {
+      state.textContent = "It is made.";
+      document.querySelector("#making progress").hidden = true;
+      location.replace(location.href);
+      return;
+    }
+    state.textContent = answer.ok ? `${Math.round((performance.now() - begun) / 1000)} s so far.`
+      : "It could not be made. Go back and try again.";
+    if (answer.ok) {
+      setTimeout(look, LOOK_EVERY_MS);
+    }
+  } catch {
+    state.textContent = "No connection, looking again.";
+    setTimeout(look, LOOK_EVERY_MS);
+  }
+}
