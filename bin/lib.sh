@@ -56,7 +56,8 @@ ensure_packages() {
       sudo -v || fail "Missing packages: ${missing[*]}. They need sudo once."
     fi
     phase "Looking up Debian's packages" as_root apt-get update -qq
-    phase "Installing ${missing[*]}" as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}"
+    phase "Installing ${missing[*]}" \
+      as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}"
   fi
 }
 
@@ -110,7 +111,8 @@ pg_up() {
   owner=$(stat -c %U "$data")
   : > "$home/pg.log"; [ "$(id -u)" -eq 0 ] && chown "$owner:" "$home/pg.log"
   as_pg "$bin/pg_ctl" -D "$data" -w -t 60 -l "$home/pg.log" \
-    -o "-p $db_port -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=60 -c shared_buffers=64MB ${pg_options:-}" \
+    -o "-p $db_port -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=60 \
+-c shared_buffers=64MB ${pg_options:-}" \
     start > /dev/null || { tail -n 20 "$home/pg.log"; return 1; }
   if ! PGPASSWORD=$db_password psql -h 127.0.0.1 -p "$db_port" -U roofnest -d postgres -Atc \
       "select 1 from pg_database where datname = 'roofnest'" | grep -q 1; then
@@ -195,7 +197,10 @@ serve() {
   echo "$app_pid" > "$home/app.pid"
   local ticks=0
   until health "$port"; do
-    kill -0 "$app_pid" 2> /dev/null || { say ""; tail -n 30 "$home/app.log"; app_pid=""; say "The application did not start; the lines above say why."; stop_all 1; }
+    kill -0 "$app_pid" 2> /dev/null || {
+      say ""; tail -n 30 "$home/app.log"; app_pid=""
+      say "The application did not start; the lines above say why."; stop_all 1
+    }
     sleep 0.25; ticks=$((ticks + 1)); [ $((ticks % 16)) -eq 0 ] && printf '.'
   done
   printf ' %s s\n' "$((SECONDS - begun))"

@@ -130,7 +130,8 @@ function startDrawing() {
       add("circle", { cx: aim.x, cy: aim.y, r: 5 * pixel() });
       const length = last ? Math.hypot(aim.x - last.x, aim.y - last.y) : 0;
       const heading = last ? (Math.atan2(aim.x - last.x, last.y - aim.y) * 180 / Math.PI + 360) % 360 : 0;
-      const words = (typed ? typed + "_ " : "") + (last ? `${metres(length)} m · ${heading.toFixed(0)}°` : "") + (aim.by ? ` · ${aim.by}` : "");
+      const words = (typed ? typed + "_ " : "") + (last ? `${metres(length)} m · ${heading.toFixed(0)}°` : "")
+        + (aim.by ? ` · ${aim.by}` : "");
       const text = add("text", { x: aim.x + 12 * pixel(), y: aim.y - 10 * pixel(), "font-size": 14 * pixel() });
       text.textContent = words;
     }
@@ -170,11 +171,13 @@ function startDrawing() {
     typed = "";
     if (tool === "wall" && points.length > 1) {
       const height = value("wall-height").trim();
-      edit({ edit: "add-walls", storey: state().storey, points: points.slice(-2).map(pair), material: value("wall-material"), thicknessM: number("wall-thickness"),
+      edit({ edit: "add-walls", storey: state().storey, points: points.slice(-2).map(pair),
+        material: value("wall-material"), thicknessM: number("wall-thickness"),
         heightM: height === "" ? null : number("wall-height") });
     } else if ((tool === "scale" || tool === "shift") && points.length === 2) {
       const [a, b] = points.map(pair);
-      ask(`underlay/${tool === "scale" ? "scale" : "move"}?storey=${state().storey}`, { x1: a[0], y1: a[1], x2: b[0], y2: b[1], lengthM: number("underlay-length") });
+      ask(`underlay/${tool === "scale" ? "scale" : "move"}?storey=${state().storey}`,
+        { x1: a[0], y1: a[1], x2: b[0], y2: b[1], lengthM: number("underlay-length") });
       choose("select");
     }
     sketch();
@@ -228,7 +231,8 @@ function startDrawing() {
           hold(chosen);
         }
       } else {
-        tell(answer.unheard ? `Not saved: ${answer.problem}. Do it again.` : answer.problem + (answer.conflict ? " Reload the page to see theirs." : ""), true);
+        tell(answer.unheard ? `Not saved: ${answer.problem}. Do it again.`
+          : answer.problem + (answer.conflict ? " Reload the page to see theirs." : ""), true);
         points = tool === "wall" ? points.slice(0, -1) : points;
         sketch();
       }
@@ -266,7 +270,8 @@ function startDrawing() {
         return handle;
       }));
     }
-    const response = await fetch(`${root.dataset.base}/items?storey=${state().storey}&id=${encodeURIComponent(id)}`, { headers: { Accept: "text/html" } });
+    const response = await fetch(`${root.dataset.base}/items?storey=${state().storey}&id=${encodeURIComponent(id)}`,
+      { headers: { Accept: "text/html" } });
     if (response.ok && chosen === id) {
       const page = new DOMParser().parseFromString(await response.text(), "text/html");
       form.replaceChildren(document.importNode(page.getElementById("item-answer"), true));

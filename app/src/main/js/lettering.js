@@ -54,7 +54,10 @@ function letter(plan, zoomedTo) {
   // All are measured before any is moved, so that the page is laid out once.
   const measured = texts.filter((text) => text.checkVisibility()).map((text) => {
     const mark = text.parentNode.hasAttribute("transform") ? text.parentNode.getScreenCTM() : null;
-    return { text, at: boxOf(text.getBoundingClientRect()), mark: mark && { x: mark.e, y: mark.f }, fixed: text.hasAttribute("transform") || text.matches(STAY) };
+    return {
+      text, at: boxOf(text.getBoundingClientRect()), mark: mark && { x: mark.e, y: mark.f },
+      fixed: text.hasAttribute("transform") || text.matches(STAY),
+    };
   });
   for (const { text, at, mark, fixed } of measured) {
     let best = null;

@@ -7,7 +7,8 @@ function startRun() {
     return;
   }
   document.addEventListener("keydown", (event) => {
-    if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target) || (event.key === " " && event.target instanceof HTMLButtonElement)) {
+    if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)
+        || (event.key === " " && event.target instanceof HTMLButtonElement)) {
       return;
     }
     const button = document.querySelector(`[data-key="${CSS.escape(event.key)}"]`);
@@ -58,7 +59,8 @@ function countdown(box) {
   const tick = () => {
     const elapsed = speed * (performance.now() - start) / 1000;
     bar.setAttribute("width", String(Math.min(600, 600 * elapsed / expected)));
-    words.textContent = elapsed > expected ? `${clock(elapsed)}, usually ${clock(expected)}` : `${clock(elapsed)} of about ${clock(expected)}`;
+    words.textContent = elapsed > expected ? `${clock(elapsed)}, usually ${clock(expected)}`
+      : `${clock(elapsed)} of about ${clock(expected)}`;
     bar.classList.toggle("over", elapsed > expected);
     if (elapsed < 3600) {
       setTimeout(tick, 500);

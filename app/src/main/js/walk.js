@@ -2,7 +2,10 @@
 
 import { onDrawing } from "./exchange.js";
 
-const WORDS = { asleep: "the camera sleeps", watching: "the camera watches and keeps nothing", waking: "the camera wakes up", recording: "the camera records" };
+const WORDS = {
+  asleep: "the camera sleeps", watching: "the camera watches and keeps nothing", waking: "the camera wakes up",
+  recording: "the camera records",
+};
 
 export function startWalk({ plan }) {
   const slider = document.getElementById("walk-slider");

@@ -18,7 +18,8 @@ async ({ poses, everyMs }) => {
   for (let i = 1; i <= poses; i++) {
     await new Promise((next) => setTimeout(next, everyMs));
     const angle = i * 0.15;
-    const at = new DOMPoint(started.x + 0.6 * Math.sin(angle), started.y + 0.6 * (1 - Math.cos(angle))).matrixTransform(plan.getScreenCTM());
+    const at = new DOMPoint(started.x + 0.6 * Math.sin(angle), started.y + 0.6 * (1 - Math.cos(angle)))
+      .matrixTransform(plan.getScreenCTM());
     perch.dispatchEvent(new PointerEvent("pointermove", { clientX: at.x, clientY: at.y, pointerId: 1, bubbles: true }));
   }
   await new Promise((next) => setTimeout(next, 500));

@@ -51,7 +51,8 @@ create table run_experience (
   primary key (firm_id, model_key, way, phone)
 );
 insert into run_experience (firm_id, model_key, way, phone, worked, failed, timed, minutes)
-select h.firm_id, c.model_key, r.way, r.phone, count(*) filter (where r.given_up_at is null), count(*) filter (where r.given_up_at is not null),
+select h.firm_id, c.model_key, r.way, r.phone, count(*) filter (where r.given_up_at is null),
+       count(*) filter (where r.given_up_at is not null),
        count(*) filter (where r.given_up_at is null and r.finished_at - r.started_at <= interval '2 hours'),
        coalesce(sum(extract(epoch from r.finished_at - r.started_at) / 60)
                 filter (where r.given_up_at is null and r.finished_at - r.started_at <= interval '2 hours'), 0)

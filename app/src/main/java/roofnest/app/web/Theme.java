@@ -12,7 +12,10 @@ import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 
-/** Whether pages are painted for a dark attic. Each browser keeps its own choice, so that no page has to run a script before it is painted. */
+/**
+ * Whether pages are painted for a dark attic. Each browser keeps its own choice, so that no page has to run a script before
+ * it is painted.
+ */
 @Component
 class Theme extends OncePerRequestFilter {
     private static final String COOKIE = "roofnest-theme";

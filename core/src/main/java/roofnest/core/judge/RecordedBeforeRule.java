@@ -19,7 +19,10 @@ import roofnest.core.promise.Remedy;
 import roofnest.core.promise.Standing;
 import roofnest.core.promise.Unit;
 
-/** How long before somebody gets to a place they are on a kept frame: the camera that has them first keeps the promise, and one that never has them has them when they have gone. */
+/**
+ * How long before somebody gets to a place they are on a kept frame: the camera that has them first keeps the promise, and
+ * one that never has them has them when they have gone.
+ */
 final class RecordedBeforeRule implements PromiseRule<Promise.RecordedBefore> {
     /** A stumble or a slow wake-up takes as much, seconds. */
     private static final double BEFORE_TOLERANCE_S = 0.5;
