@@ -4,7 +4,6 @@ import java.time.Duration;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.ExecutionException;
-import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
@@ -54,8 +53,9 @@ public class Workshop {
      * @param file the answer with the file in it
      */
     public Object answer(String what, String kind, String drawn, Function<String, byte[]> work, Function<byte[], ?> file) {
-        CompletableFuture<byte[]> making = made.get(new Piece(kind, drawn), (piece, unused) -> CompletableFuture
-                .supplyAsync(() -> work.apply(piece.drawn()), (Executor) benches));
+        Piece asked = new Piece(kind, drawn);
+        CompletableFuture<byte[]> making
+                = made.get(asked, (piece, unused) -> CompletableFuture.supplyAsync(() -> work.apply(piece.drawn()), benches));
         try {
             return file.apply(making.get(PATIENCE.toMillis(), TimeUnit.MILLISECONDS));
         } catch (TimeoutException stillMaking) {
@@ -63,6 +63,8 @@ public class Workshop {
             page.addObject("what", what);
             return page;
         } catch (ExecutionException failed) {
+            // Before anybody asks again, so that they do not meet the same failure.
+            made.asMap().remove(asked, making);
             throw new CompletionException(what + " could not be made", failed.getCause());
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
