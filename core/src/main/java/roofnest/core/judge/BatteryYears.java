@@ -5,6 +5,7 @@ import java.util.Optional;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 
+import roofnest.core.catalogue.PowerSpec;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.power.BatteryYear;
 import roofnest.core.power.Climate;
@@ -19,7 +20,7 @@ final class BatteryYears {
     private final Cache<Key, BatteryYear.Outcome> kept = Caffeine.newBuilder().maximumSize(KEPT).build();
 
     /** All that a battery's year depends on. */
-    private record Key(String modelKey, double drawMahPerDay, Climate climate, BatteryYear.Plan plan) {}
+    private record Key(PowerSpec power, double drawMahPerDay, Climate climate, BatteryYear.Plan plan) {}
 
     BatteryYear.Outcome of(HouseholdFacts facts, Camera camera, Optional<LinkBudget> link, int chargeEveryDays) {
         double uplink = link.map(budget -> uplinkFactor(budget.rssiDbm())).orElse(1.0);
@@ -27,7 +28,7 @@ final class BatteryYears {
         double latitude = facts.plan().map(HousePlan::latitudeDeg).orElse(50.0);
         BatteryYear.Plan plan = new BatteryYear.Plan(
                 camera.lastCharged().orElse(facts.today()), latitude, camera.settings().openSkyShare(), chargeEveryDays);
-        return kept.get(new Key(camera.model().key(), draw, facts.climate(), plan),
+        return kept.get(new Key(camera.model().power(), draw, facts.climate(), plan),
                 key -> BatteryYear.of(camera.model().power(), draw, facts.climate(), plan));
     }
 

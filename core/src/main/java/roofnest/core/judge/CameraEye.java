@@ -38,10 +38,11 @@ final class CameraEye {
             return new Key(camera.model(), camera.pose(), camera.masked(), camera.zones(), camera.settings().clipSeconds());
         }
 
-        /** Models are told apart by their keys; comparing all their figures would cost more than some answers do. */
+        /** The same model is nearly always the same object; a firm's own may be replaced by a newer one of its key. */
         @Override
         public boolean equals(Object other) {
-            return other instanceof Key that && model.key().equals(that.model.key()) && pose.equals(that.pose) && masked.equals(that.masked)
+            return other instanceof Key that && (model == that.model || model.equals(that.model)) && pose.equals(that.pose)
+                    && masked.equals(that.masked)
                     && zones.equals(that.zones) && clipSeconds == that.clipSeconds;
         }
 

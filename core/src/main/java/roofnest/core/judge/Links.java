@@ -1,15 +1,22 @@
 package roofnest.core.judge;
 
+import java.util.Comparator;
+import java.util.Set;
+
 import roofnest.core.catalogue.Band;
+import roofnest.core.network.HomeNetwork;
 
 /** Which band a camera uses in a house. */
 final class Links {
     private Links() {}
 
-    /** 2.4 GHz where the camera and the house have it, else the camera's lowest. */
+    /**
+     * The lowest band that both have, since it reaches farthest; the camera's lowest while the house has none of its bands,
+     * which {@link JoinsRule} tells.
+     */
     static Band band(Camera camera, HouseholdFacts facts) {
-        boolean has = camera.model().radio().bands().contains(Band.GHZ_2_4);
-        boolean announced = facts.network().map(network -> network.bands().contains(Band.GHZ_2_4)).orElse(true);
-        return has && announced ? Band.GHZ_2_4 : camera.model().radio().bands().stream().sorted().findFirst().orElse(Band.GHZ_2_4);
+        Set<Band> house = facts.network().map(HomeNetwork::bands).orElse(camera.model().radio().bands());
+        return camera.model().radio().bands().stream().filter(house::contains).min(Comparator.naturalOrder())
+                .or(() -> camera.model().radio().bands().stream().min(Comparator.naturalOrder())).orElse(Band.GHZ_2_4);
     }
 }

@@ -12,7 +12,7 @@ import roofnest.core.lang.Require;
  * Source: Duffie and Beckman, Solar Engineering of Thermal Processes, 4th ed. 2013, eq. 1.10.3, 1.6.1 and 1.6.10.
  * Valid between the polar circles.
  */
-public final class Sunlight {
+final class Sunlight {
     /** Solar constant, W/m². */
     public static final double SOLAR_CONSTANT_W_PER_M2 = 1361;
     private static final double SECONDS_A_DAY = 24 * 3600;

@@ -5,7 +5,7 @@ import java.util.OptionalInt;
 import roofnest.core.catalogue.Band;
 
 /** Channel numbers and centre frequencies, IEEE 802.11 annex E: 2407 + 5n MHz, channel 14 at 2484; 5000 + 5n MHz. */
-public final class Channels {
+final class Channels {
     private static final int LAST_24 = 14;
     private static final int FIRST_5 = 32;
     private static final int LAST_5 = 177;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -19,8 +20,10 @@ import roofnest.core.WeirSteps;
 import roofnest.core.access.Access;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.Catalogue;
+import roofnest.core.catalogue.DeviceDocument;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.WifiSecurity;
+import roofnest.core.document.DocumentRefused;
 import roofnest.core.network.HomeNetwork;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Material;
@@ -42,6 +45,7 @@ import roofnest.core.radio.LinkBudget;
 import roofnest.core.radio.Reading;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
+import roofnest.core.view.Zone;
 
 /**
  * Every kind of promise at its edges: what it measures, from where on it is thin or broken, what it says of it, and that what
@@ -344,7 +348,12 @@ class RulesTest {
         assertThat(both.radio().bands()).contains(Band.GHZ_5);
         assertThat(Links.band(camera, facts(HOUSE, List.of(), camera))).isEqualTo(Band.GHZ_2_4);
         HomeNetwork fiveOnly = new HomeNetwork("weirhouse", "plainwords22", Set.of(Band.GHZ_5), WifiSecurity.WPA2, false);
-        assertThat(Links.band(camera, facts(HOUSE, List.of(), camera).withNetwork(Optional.of(fiveOnly)))).isEqualTo(Band.GHZ_2_4);
+        assertThat(Links.band(camera, facts(HOUSE, List.of(), camera).withNetwork(Optional.of(fiveOnly)))).isEqualTo(Band.GHZ_5);
+        HomeNetwork both5 = new HomeNetwork("weirhouse", "plainwords22", Set.of(Band.GHZ_5, Band.GHZ_2_4), WifiSecurity.WPA2, false);
+        assertThat(HouseholdJudge.bandOf(camera, facts(HOUSE, List.of(), camera).withNetwork(Optional.of(both5)))).isEqualTo(Band.GHZ_2_4);
+        assertThat(Links.band(post(door()), facts(HOUSE, List.of(), camera).withNetwork(Optional.of(fiveOnly))))
+                .as("it cannot join at all, which another promise says").isEqualTo(Band.GHZ_2_4);
+        assertThat(Links.band(camera, facts(HOUSE, List.of(), camera).withNetwork(Optional.empty()))).isEqualTo(Band.GHZ_2_4);
     }
 
     // Joining.
@@ -481,6 +490,170 @@ class RulesTest {
         double weak = years.of(facts, camera, link(new CameraPose(20, 7.5, 2.4, 90, 12)), 90).drawMahPerDay();
         assertThat(strong).isEqualTo(unknown);
         assertThat(weak).isGreaterThan(1.1 * strong).isLessThan(2 * strong);
+    }
+
+    /** Clips half as long are offered where they are worth it, and are then what the year comes to. */
+    @Test
+    void shorter_clips_are_offered_where_they_win_two_percent() {
+        Camera.Settings long40 = new Camera.Settings(40, 0, 64, 40, 4, 0.2, 63);
+        Finding thirsty = finding(facts(HOUSE, List.of(), post(door()).withSettings(long40)), of("battery"));
+        assertThat(thirsty.standing()).isNotEqualTo(Standing.KEPT);
+        Finding with20 = finding(facts(HOUSE, List.of(), post(door()).withSettings(long40.withClipSeconds(20))), of("battery"));
+        assertThat(with20.measured().getAsDouble()).isGreaterThan(thirsty.measured().getAsDouble() + 2);
+        assertThat(thirsty.remedies().get(0))
+                .isEqualTo(new Remedy("Clips of 20 s", "lowest " + Math.round(with20.measured().getAsDouble()) + " %"));
+        Camera.Settings shortest = long40.withClipSeconds(5);
+        Camera.Settings busy = new Camera.Settings(5, 0, 64, 400, 30, 0, 63);
+        assertThat(shortest.clipSeconds()).isEqualTo(5);
+        assertThat(finding(facts(HOUSE, List.of(), post(door()).withSettings(busy)), of("battery")).remedies())
+                .as("no clip is shorter than the model makes").noneMatch(remedy -> remedy.action().startsWith("Clips"));
+    }
+
+    @Test
+    void the_interval_that_is_offered_is_the_longest_in_whole_weeks_below_the_present_one() {
+        Camera.Settings every30 = new Camera.Settings(25, 0, 64, 300, 20, 0.0, 30);
+        Finding broken = finding(facts(HOUSE, List.of(), post(door()).withSettings(every30)), of("battery"));
+        assertThat(broken.standing()).isEqualTo(Standing.BROKEN);
+        int days = broken.remedies().stream().map(Remedy::action).filter(action -> action.startsWith("Charge")).findFirst()
+                .map(action -> Integer.parseInt(action.replaceAll("[^0-9]", ""))).orElseThrow();
+        assertThat(days).isLessThanOrEqualTo(23);
+        assertThat((30 - days) % 7).isZero();
+        Finding mended = finding(facts(HOUSE, List.of(), post(door()).withSettings(every30.withChargeEveryDays(days))), of("battery"));
+        assertThat(mended.standing()).isEqualTo(Standing.KEPT);
+        Finding longer = finding(facts(HOUSE, List.of(), post(door()).withSettings(every30.withChargeEveryDays(days + 7))), of("battery"));
+        assertThat(longer.standing()).isNotEqualTo(Standing.KEPT);
+    }
+
+    /** A firm may put a newer document of its own model in the place of an older one: the older lens is forgotten. */
+    @Test
+    void a_model_that_was_replaced_is_judged_by_its_new_figures() throws DocumentRefused {
+        DeviceDocument documents = new DeviceDocument();
+        DeviceModel wide = model("dunmark-post");
+        DeviceModel narrow = documents.read(documents.write(wide).replaceFirst("\"hfovDeg\" : 104(\\.0)?", "\"hfovDeg\" : 60")
+                .replaceFirst("\"capacityMah\" : 10400(\\.0)?", "\"capacityMah\" : 2000"));
+        assertThat(narrow.key()).isEqualTo(wide.key());
+        List<Promise> seen = List.of(new Promise.MakeOut(KEY, DetailLevel.RECOGNISE, "spot", Light.DAY));
+        HouseholdFacts before = facts(field(4), seen, post(east(1.6)));
+        HouseholdJudge judge = HouseholdJudge.of(before);
+        judge.again(before);
+        HouseholdFacts after = before.withCameras(List.of(new Camera(7, "Eye", narrow, east(1.6), Set.of(), Camera.Settings.DEFAULT, false,
+                false, false, Optional.empty())));
+        assertThat(judge.again(after)).isEqualTo(HouseholdJudge.judge(after)).isNotEqualTo(judge.again(before));
+    }
+
+    @Test
+    void of_two_that_record_them_the_first_one_counts() {
+        Walk walk = new Walk("w", "across", List.of(new PlanPoint(14, 0), new PlanPoint(4, 0)));
+        HousePlan plan = field(4).withPaths(List.of(walk));
+        List<Promise> before = List.of(new Promise.RecordedBefore(KEY, DetailLevel.DETECT, "spot", "w"));
+        Camera sleepy = post(east(2.4));
+        Camera awake = camera(8, "cairnlow-eave", east(2.4));
+        double alone = finding(facts(plan, before, awake), KEY).measured().getAsDouble();
+        for (HouseholdFacts both : List.of(facts(plan, before, sleepy, awake), facts(plan, before, awake, sleepy))) {
+            assertThat(judged(both, KEY).cameraId()).contains(8L);
+            assertThat(judged(both, KEY).finding().measured()).hasValue(alone);
+            assertThat(judged(both, KEY).finding().reason()).startsWith("Eye 8 has them at 25 px/m after ");
+        }
+    }
+
+    @Test
+    void a_camera_without_masks_is_to_be_turned_away() {
+        Camera phone = camera(7, "spare-phone", new CameraPose(2, 12, 1.6, 270, 5));
+        List<Promise> off = List.of(new Promise.NeverShows(KEY, "landing"));
+        Finding shown = finding(facts(FIELD, off, phone), KEY);
+        assertThat(shown.standing()).isEqualTo(Standing.BROKEN);
+        if (!shown.remedies().isEmpty()) {
+            assertThat(shown.remedies()).containsExactly(new Remedy("Turn Eye away", "it cannot black out parts of its picture"));
+        }
+        assertThat(HouseholdJudge.of(facts(FIELD, off, phone)).cellsShowing(facts(FIELD, off, phone), phone)).isEmpty();
+    }
+
+    /** Blacked out, the cells that are offered keep the promise, and none of them is offered in vain. */
+    @Test
+    void the_cells_that_show_a_neighbour_are_those_to_black_out() {
+        Camera looking = post(new CameraPose(2, 12, 2.6, 270, 15));
+        HouseholdFacts facts = facts(FIELD, List.of(new Promise.NeverShows(KEY, "landing")), looking);
+        Set<MaskCell> cells = HouseholdJudge.of(facts).cellsShowing(facts, looking);
+        assertThat(cells).isNotEmpty().hasSizeLessThan(144);
+        assertThat(finding(facts.withCamera(looking.withMasked(cells)), KEY).standing()).isEqualTo(Standing.KEPT);
+        HouseholdFacts unpromised = facts(FIELD, List.of(), looking);
+        assertThat(HouseholdJudge.of(unpromised).cellsShowing(unpromised, looking)).as("what nobody promised is not masked").isEmpty();
+    }
+
+    /** Who left proves nothing any more, even where another camera hangs in the very same place. */
+    @Test
+    void a_proof_by_a_camera_that_left_has_to_be_made_again() {
+        Camera here = post(door());
+        Proof byOther = new Proof(KEY, 8, 4.2, here.poseMark(), Instant.EPOCH, "Jory");
+        HouseholdFacts facts = facts(HOUSE, List.of(new Promise.AlertWithin(KEY, 8)), here);
+        HouseholdFacts proved = new HouseholdFacts(facts.plan(), facts.cameras(), facts.written(), facts.network(), 9, nobody(),
+                List.of(byOther), facts.climate(), TODAY, false);
+        assertThat(finding(proved, KEY).standing()).isEqualTo(Standing.UNTRIED);
+        assertThat(finding(proved, KEY).reason()).endsWith("The camera was moved or masked since it was proved: test again.");
+    }
+
+    @Test
+    void walls_and_floors_add_up_in_what_is_said_of_a_link() {
+        Camera upstairs = post(new CameraPose(11.4, 8.0, 4.8, 90, 12));
+        HouseholdFacts facts = facts(HOUSE, List.of(), upstairs);
+        LinkBudget budget = HouseholdJudge.of(facts).link(facts, upstairs).orElseThrow();
+        assertThat(budget.ray().wallsDb()).isPositive();
+        assertThat(budget.ray().slabsDb()).isPositive();
+        double sure = 100 * budget.chanceAtLeast(LinkBudget.TWO_BARS_DBM);
+        assertThat(finding(facts, of("link")).reason())
+                .contains("walls and floors take " + Math.round(budget.ray().wallsDb() + budget.ray().slabsDb()) + " dB; ")
+                .contains(Math.round(sure) + " % sure of two bars");
+    }
+
+    // What pages ask beside the findings.
+
+    @Test
+    void a_year_untouched_is_one_without_charges_and_a_year_as_set_has_them() {
+        Camera camera = post(door()).withSettings(new Camera.Settings(20, 0, 64, 60, 4, 0.1, 28));
+        HouseholdFacts facts = facts(HOUSE, List.of(), camera);
+        HouseholdJudge judge = HouseholdJudge.of(facts);
+        assertThat(judge.batteryYear(facts, camera).lowest().percent()).isEqualTo(finding(facts, of("battery")).measured().getAsDouble());
+        assertThat(judge.untouchedYear(facts, camera).lowest().percent()).isLessThan(judge.batteryYear(facts, camera).lowest().percent());
+        List<Promise> days = List.of(new Promise.KeepsDays(KEY, 14));
+        assertThat(HouseholdJudge.retention(camera).days())
+                .isEqualTo(finding(facts(HOUSE, days, camera), KEY).measured().getAsDouble());
+    }
+
+    /** Clips of 95.6 a day, ten seconds each, four times as many while people are about; five minutes live: 4.4 % and 1.4 %. */
+    @Test
+    void how_busy_a_camera_is_in_the_air() {
+        double clips = new Camera.Settings(10, 0, 64, 100, 0, 0.7, 90).busyShare();
+        double live = new Camera.Settings(10, 0, 64, 0, 5, 0.7, 90).busyShare();
+        assertThat(clips).isEqualTo(100 / (1 + 100 * 4 / 86_400.0 * 10) * 10 * 4 / 86_400, within(1e-12));
+        assertThat(live).isEqualTo(5 * 60 * 4 / 86_400.0, within(1e-12));
+        assertThat(new Camera.Settings(10, 0, 64, 100, 5, 0.7, 90).busyShare()).isEqualTo(1 - (1 - clips) * (1 - live), within(1e-12));
+        assertThat(new Camera.Settings(10, 0, 64, 0, 1440, 0.7, 90).busyShare()).as("never more than all the time").isEqualTo(1);
+        assertThat(new Camera.Settings(10, 0, 64, 0, 0, 0.7, 90).busyShare()).isZero();
+    }
+
+    @Test
+    void a_house_is_made_ready_once() {
+        Reading reading = Reading.ofFigure(new SpacePoint(5, 5, 1), Band.GHZ_2_4, -50);
+        House house = HouseholdJudge.of(facts(HOUSE, List.of(), List.of(reading), post(door()))).house().orElseThrow();
+        assertThat(house.readings()).containsExactly(reading);
+        assertThat(house.scene()).isNotNull().isSameAs(house.scene());
+        assertThat(house.sun()).isNotNull().isSameAs(house.sun());
+        assertThat(house.ground()).isNotNull();
+        assertThat(house.crossings()).isNotNull();
+    }
+
+    @Test
+    void a_camera_tried_elsewhere_keeps_all_but_what_is_changed() {
+        Camera camera = joined(true).withZones(List.of(new Zone("zone 1", List.of(new Zone.Corner(0.1, 0.1), new Zone.Corner(0.5, 0.1),
+                new Zone.Corner(0.3, 0.5)))));
+        Camera moved = camera.withPose(east(2.4));
+        assertThat(moved.pose()).isEqualTo(east(2.4));
+        assertThat(moved.zones()).isEqualTo(camera.zones()).hasSize(1);
+        assertThat(moved.withPose(camera.pose())).isEqualTo(camera);
+        HouseholdFacts elsewhere = facts(HOUSE, List.of(new Promise.KeepsDays(KEY, 7)), camera).withPlanAndCameras(FIELD, List.of(moved));
+        assertThat(elsewhere.plan()).contains(FIELD);
+        assertThat(elsewhere.cameras()).containsExactly(moved);
+        assertThat(elsewhere.written()).hasSize(1);
     }
 
     private static Optional<LinkBudget> link(CameraPose pose) {

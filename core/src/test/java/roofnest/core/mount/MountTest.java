@@ -129,6 +129,9 @@ class MountTest {
         assertThat(CableRun.toNearestSocket(PLAN.withThings(List.of()), EAVE.power(), pose)).isEmpty();
         CameraPose atKiln = new CameraPose(15.3, 7.0, 2.4, 90, 12);
         assertThat(CableRun.toNearestSocket(PLAN, EAVE.power(), atKiln).orElseThrow().socket()).isEqualTo("kiln shed socket");
+        CameraPose besideRouter = new CameraPose(4.9, 5.3, 1.2, 90, 12);
+        assertThat(CableRun.toNearestSocket(PLAN, EAVE.power(), besideRouter).orElseThrow().socket()).as("a router feeds no camera")
+                .isEqualTo("hall socket");
         assertThatThrownBy(() -> CableRun.of("far", 200.1, 5)).isInstanceOf(IllegalArgumentException.class);
     }
 
