@@ -1,10 +1,14 @@
 package roofnest.standins;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 
 import org.junit.jupiter.api.Test;
 
@@ -12,7 +16,10 @@ import roofnest.core.catalogue.Catalogue;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.DeviceState;
 import roofnest.core.catalogue.HandsOn;
+import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.catalogue.PairingMethod.Way;
+import roofnest.core.pairing.Scripts;
+import roofnest.core.pairing.Step;
 
 class BenchTest {
     private static final DeviceModel POST = Catalogue.shipped().get("dunmark-post");
@@ -114,6 +121,28 @@ class BenchTest {
     private void ready() {
         hands(HandsOn.POWER_ON);
         pass(BOOT_MS);
+    }
+
+    /** Whatever a run tells a person to do, hands on the stand-ins can do, in every way in and on every model that has it. */
+    @Test
+    void every_act_of_every_way_is_known_to_the_stand_ins() {
+        Set<Way> tried = EnumSet.noneOf(Way.class);
+        for (DeviceModel model : Catalogue.shipped().models()) {
+            for (PairingMethod method : model.setUp().methods()) {
+                tried.add(method.way());
+                for (Step step : Scripts.of(method.way(), model, "weirhouse").steps()) {
+                    step.act().ifPresent(act -> {
+                        List<BenchAct> one = List.of(new BenchAct.Hands(0, act, method.way()));
+                        assertThatCode(() -> Bench.replay(model, Place.plain("weirhouse"), one, 1000))
+                                .as(model.key() + " by " + method.way() + " at " + step.id()).doesNotThrowAnyException();
+                    });
+                }
+            }
+        }
+        assertThat(tried).containsExactlyInAnyOrder(Way.values());
+        assertThatThrownBy(
+                () -> Bench.replay(POST, Place.plain("weirhouse"), List.of(new BenchAct.Hands(0, HandsOn.SHOW_CODE, Way.HOTSPOT)), 0))
+                .as("what is not done in a way is not taken").isInstanceOf(IllegalStateException.class);
     }
 
     private void pass(long ms) {

@@ -15,6 +15,8 @@ import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
 import roofnest.app.secrets.SecretStore;
 import roofnest.app.records.CameraRepository;
+import roofnest.app.records.Changes;
+import roofnest.app.records.JudgedHouseholds;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
@@ -24,6 +26,8 @@ import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.catalogue.PhoneKind;
 import roofnest.core.catalogue.Sight;
 import roofnest.core.judge.Camera;
+import roofnest.core.judge.HouseholdJudge;
+import roofnest.core.promise.Stage;
 import roofnest.core.view.CameraPose;
 import roofnest.standins.Bench;
 import roofnest.standins.Fault;
@@ -37,6 +41,8 @@ class RunsTest {
     @Autowired private Sites sites;
     @Autowired private CameraRepository cameras;
     @Autowired private SecretStore secrets;
+    @Autowired private JudgedHouseholds judged;
+    @Autowired private Changes changes;
     @Autowired private DemoPlaces demo;
 
     private HouseholdRef ref;
@@ -49,6 +55,7 @@ class RunsTest {
         camera = cameras.add(ref.id(), "Eye " + UUID.randomUUID().toString().substring(0, 8), "dunmark-post",
                 new CameraPose(3, -0.4, 2.4, 180, 10), Camera.Settings.DEFAULT);
         demo.touched(ref.id());
+        changes.run(ref, Stage.PAIR, () -> {});
         run = runs.start(ref, camera, PairingMethod.Way.HOTSPOT, true);
     }
 
@@ -96,33 +103,33 @@ class RunsTest {
     @Test
     void closing_takes_password_sticker_and_name_and_seals_the_password() {
         toDetails();
-        hands.handsOn(ref, run);
-        hands.answer(ref, run, "details", "joining");
-        hands.skipAhead(ref, run);
-        hands.answer(ref, run, "joining", "joined");
-        hands.handsOn(ref, run);
-        hands.answer(ref, run, "live", "live");
+        step(() -> hands.handsOn(ref, run));
+        step(() -> hands.answer(ref, run, "details", "joining"));
+        step(() -> hands.skipAhead(ref, run));
+        step(() -> hands.answer(ref, run, "joining", "joined"));
+        step(() -> hands.handsOn(ref, run));
+        step(() -> hands.answer(ref, run, "live", "live"));
         assertThat(cameras.get(ref.id(), camera).camera().joined()).isTrue();
 
         Form factory = new Form(Map.of("devicePassword", "post1234"));
-        hands.fill(ref, run, "password", factory);
+        step(() -> hands.fill(ref, run, "password", factory));
         assertThat(factory.faultAt("devicePassword")).contains("came with");
         assertThat(step()).isEqualTo("password");
         assertThat(cameras.get(ref.id(), camera).camera().ownPassword()).isFalse();
 
-        hands.fill(ref, run, "password", new Form(Map.of("devicePassword", "Heron-44-wharf")));
-        hands.handsOn(ref, run);
-        hands.skipAhead(ref, run);
-        hands.answer(ref, run, "update", "updated");
+        step(() -> hands.fill(ref, run, "password", new Form(Map.of("devicePassword", "Heron-44-wharf"))));
+        step(() -> hands.handsOn(ref, run));
+        step(() -> hands.skipAhead(ref, run));
+        step(() -> hands.answer(ref, run, "update", "updated"));
         Form unset = new Form(Map.of("firmware", "2.4.1"));
-        hands.fill(ref, run, "settle", unset);
+        step(() -> hands.fill(ref, run, "settle", unset));
         assertThat(unset.faultAt("clockSet")).contains("Set its clock");
-        hands.fill(ref, run, "settle", new Form(Map.of("firmware", "2.4.1", "clockSet", "true")));
-        hands.fill(ref, run, "sticker", new Form(Map.of("serial", "PO-1", "stickerKept", "under the plate")));
+        step(() -> hands.fill(ref, run, "settle", new Form(Map.of("firmware", "2.4.1", "clockSet", "true"))));
+        step(() -> hands.fill(ref, run, "sticker", new Form(Map.of("serial", "PO-1", "stickerKept", "under the plate"))));
         Form taken = new Form(Map.of("cameraName", "road EYE"));
-        hands.fill(ref, run, "name", taken);
+        step(() -> hands.fill(ref, run, "name", taken));
         assertThat(taken.faultAt("cameraName")).contains("Another camera");
-        hands.fill(ref, run, "name", new Form(Map.of("cameraName", "Herons " + run)));
+        step(() -> hands.fill(ref, run, "name", new Form(Map.of("cameraName", "Herons " + run))));
         assertThat(runs.port(ref, run).open().state().finished()).isTrue();
         assertThat(secrets.revealCameraPassword(ref.id(), camera, "camera", ref.by(), "test")).contains("Heron-44-wharf");
         assertThatThrownBy(() -> desk.undo(runs.port(ref, run))).isInstanceOf(BadInput.class).hasMessageContaining("finished");
@@ -283,5 +290,14 @@ class RunsTest {
     private long goOnBy(HouseholdRef ref, long run, PairingMethod.Way way) {
         String path = desk.changeWay(runs.port(ref, run), way).path();
         return Long.parseLong(path.substring(path.lastIndexOf('/') + 1));
+    }
+
+    /** After every step what is stored of the household's promises is what the judge says of it now. */
+    private void step(Runnable step) {
+        step.run();
+        assertThat(demo.jdbc().sql("select promise_key || ' ' || standing from finding where household_id = :id").param("id", ref.id())
+                .query(String.class).list())
+                .containsExactlyInAnyOrderElementsOf(HouseholdJudge.judge(judged.of(ref.id()).facts()).promises().stream()
+                        .map(each -> each.promise().key().value() + " " + each.finding().standing()).toList());
     }
 }

@@ -92,7 +92,11 @@ class HouseholdJudgeTest {
     @Test
     void the_link_is_thin_while_it_is_not_sure() {
         Finding link = finding(facts(camera(AT_CORNER)), PromiseKey.ofCamera(7, "link"));
-        assertThat(link.standing()).isIn(Standing.KEPT, Standing.THIN);
+        assertThat(link.standing()).isEqualTo(Standing.THIN);
+        assertThat(link.margin().getAsDouble()).as("over the limit, by less than what is not sure").isBetween(0.0,
+                link.limit().tolerance());
+        Finding inSight = finding(facts(camera(new CameraPose(5.5, 6.0, 2.4, 90, 12))), PromiseKey.ofCamera(7, "link"));
+        assertThat(inSight.standing()).isEqualTo(Standing.KEPT);
         assertThat(link.reason()).contains("% sure of two bars");
         Finding behindTheKiln = finding(facts(camera(new CameraPose(20, 7.5, 2.4, 90, 12))), PromiseKey.ofCamera(7, "link"));
         assertThat(behindTheKiln.standing()).isEqualTo(Standing.BROKEN);
