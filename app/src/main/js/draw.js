@@ -232,7 +232,7 @@ function startDrawing() {
         }
       } else {
         tell(answer.unheard ? `Not saved: ${answer.problem}. Do it again.`
-          : answer.problem + (answer.conflict ? " Reload the page to see theirs." : ""), true);
+          : answer.problem + (answer.conflict ? " Nothing of yours was saved; reload the page to see theirs." : ""), true);
         points = tool === "wall" ? points.slice(0, -1) : points;
         sketch();
       }

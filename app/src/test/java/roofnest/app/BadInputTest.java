@@ -64,7 +64,7 @@ class BadInputTest {
     void a_stale_pose_is_a_conflict_and_changes_nothing() throws Exception {
         MockHttpServletResponse response = pose(true, "{\"x\":1,\"y\":1,\"heightM\":2,\"headingDeg\":0,\"tiltDeg\":0,\"version\":77}");
         assertThat(response.getStatus()).isEqualTo(409);
-        assertThat(response.getContentAsString()).contains("changed by somebody else", "Nothing of yours was saved");
+        assertThat(response.getContentAsString()).contains("changed by somebody else", "It hangs at x 11.40 m");
         assertThat(
                 demo.jdbc().sql("select x_m from camera where id = :id").param("id", demo.camera("Quiller")).query(Double.class).single())
                 .isEqualTo(11.4);

@@ -11,7 +11,6 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -26,6 +25,7 @@ import roofnest.app.models.Models;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.StaleEdit;
 import roofnest.core.judge.Camera;
+import roofnest.core.lang.Numbers;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
 import roofnest.core.view.Zone;
@@ -329,10 +329,11 @@ public class CameraRepository {
                 .query(String.class).optional();
         return find(householdId, id).<RuntimeException>map(now -> {
             CameraPose pose = now.camera().pose();
-            return new StaleEdit(String.format(Locale.ROOT,
-                    "%s was changed by %s since you opened it. It hangs at x %.2f m, y %.2f m, %.2f m up, heading %.0f°, tilt %.0f° now.",
-                    now.camera().name(), by.orElse("somebody else"), pose.xM(), pose.yM(), pose.heightM(), pose.headingDeg(),
-                    pose.tiltDeg()), now.version());
+            return new StaleEdit(now.camera().name() + " was changed by " + by.orElse("somebody else")
+                    + " since you opened it. It hangs at x "
+                    + Numbers.fixed(pose.xM(), 2) + " m, y " + Numbers.fixed(pose.yM(), 2) + " m, " + Numbers.fixed(pose.heightM(), 2)
+                    + " m up, heading " + Numbers.fixed(pose.headingDeg(), 0) + "°, tilt " + Numbers.fixed(pose.tiltDeg(), 0) + "° now.",
+                    now.version());
         }).orElseGet(NoSuchPage::new);
     }
 

@@ -52,8 +52,7 @@ class Problems {
     @ExceptionHandler
     Object stale(StaleEdit e, HttpServletRequest request) {
         if (forScript(request)) {
-            ProblemDetail problem = problem(request, HttpStatus.CONFLICT, "Somebody else saved this meanwhile",
-                    e.getMessage() + " Nothing of yours was saved.");
+            ProblemDetail problem = problem(request, HttpStatus.CONFLICT, "Somebody else saved this meanwhile", e.getMessage());
             problem.setProperty("version", e.currentVersion());
             return script(problem);
         }
