@@ -137,7 +137,7 @@ class PagesTest {
     @Test
     void a_first_page_is_small() throws Exception {
         for (String first : List.of("/sign-in", "/", "/round", "/rehearsals", "/models")) {
-            List<String> files = new ArrayList<>(loaded(Jsoup.parse(pages.get(first))));
+            Set<String> files = new LinkedHashSet<>(loaded(Jsoup.parse(pages.get(first))));
             for (String sheet : List.copyOf(files)) {
                 if (sheet.endsWith(".css")) {
                     URL_IN_CSS.matcher(answer(sheet).getContentAsString()).results().map(found -> found.group(1))
