@@ -1,10 +1,12 @@
 // Talks to the server for boards and sheets, and puts what comes back where it belongs on the page.
 
+const SIGNED_OUT = { ok: false, unheard: true, problem: "you are signed out; sign in again in another window" };
+
 /**
  * Asks the server. What comes back is one of: ok with a page; refused, for a reason that the user can do something about; a
  * conflict with somebody else; or not heard, because the line, the server or the signing-in is gone, which may pass by itself.
  */
-export async function send(method, address, body) {
+export async function send(method, address, body, hasFreshToken = false) {
   const header = document.querySelector('meta[name="csrf-header"]').content;
   const token = document.querySelector('meta[name="csrf-token"]');
   try {
@@ -13,8 +15,11 @@ export async function send(method, address, body) {
       headers: { "Content-Type": "application/json", Accept: "text/html, application/problem+json", [header]: token.content },
     });
     const text = await response.text();
-    if (response.redirected || response.status === 401 || (response.status === 403 && await freshToken(token))) {
-      return { ok: false, unheard: true, problem: "you are signed out; sign in again in another window" };
+    if (response.redirected || response.status === 401) {
+      return SIGNED_OUT;
+    }
+    if (response.status === 403 && !hasFreshToken) {
+      return await freshToken(token) ? send(method, address, body, true) : SIGNED_OUT;
     }
     if (response.ok) {
       return { ok: true, page: new DOMParser().parseFromString(text, "text/html") };
@@ -28,16 +33,12 @@ export async function send(method, address, body) {
   }
 }
 
-/** Whoever signed in again has another token; the page they are on knows it. Whether it was another one. */
+/** Whoever signed in again has another token; the page they are on knows it. Whether they are signed in at all. */
 async function freshToken(token) {
   const response = await fetch(location.href, { headers: { Accept: "text/html" } });
   const page = new DOMParser().parseFromString(await response.text(), "text/html");
-  const now = page.querySelector('meta[name="csrf-token"]')?.content;
-  const another = now !== undefined && now !== token.content;
-  if (another) {
-    token.content = now;
-  }
-  return another || response.redirected;
+  token.content = page.querySelector('meta[name="csrf-token"]')?.content ?? token.content;
+  return !response.redirected;
 }
 
 function problemOf(text) {

@@ -86,6 +86,23 @@ class BoardTest {
         assertThat(board.field("height")).isEqualTo(raised).isNotEqualTo(before);
     }
 
+    /** Signed out meanwhile: nothing is said to be saved, and signing in again in another window is enough. */
+    @Test
+    void who_was_signed_out_signs_in_elsewhere_and_the_move_is_saved(Visit visit) {
+        SurveyPage board = visit.as("jory").household("Osgood").survey();
+        visit.page().context().clearCookies();
+        board.type("tilt", "17");
+        assertThat(board.saveState()).containsText("1 move not saved: you are signed out");
+        Page other = visit.page().context().newPage();
+        other.navigate(visit.site() + "/sign-in");
+        other.locator("#email").fill("jory@ladderhall.example");
+        other.locator("#password").fill("weir steps nine");
+        other.locator("#password").press("Enter");
+        board.saved();
+        board.page().reload();
+        assertThat(board.field("tilt")).isEqualTo("17");
+    }
+
     /** The server saved, and its answer never came: sent again, the save is known and is no conflict. */
     @Test
     void a_save_whose_answer_was_lost_is_sent_again_and_made_once(Visit visit) {
