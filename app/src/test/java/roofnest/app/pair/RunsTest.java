@@ -74,12 +74,7 @@ class RunsTest {
         assertThat(bench().deviceState()).as("the waiting light came back").isEqualTo(DeviceState.READY);
         hands.answer(ref, run, "joining", "ready");
         assertThat(step()).isEqualTo("wrong-details");
-        hands.handsOn(ref, run);
-        hands.answer(ref, run, "wrong-details", "ready");
-        hands.handsOn(ref, run);
-        hands.answer(ref, run, "look-over", "nothing-odd");
-        hands.handsOn(ref, run);
-        hands.answer(ref, run, "hotspot", "on-hotspot");
+        lookItOverAndComeBack();
         hands.handsOn(ref, run);
         hands.answer(ref, run, "details", "joining");
         hands.skipAhead(ref, run);
@@ -188,12 +183,7 @@ class RunsTest {
             hands.answer(ref, run, "details", "joining");
             hands.skipAhead(ref, run);
             hands.answer(ref, run, "joining", "ready");
-            hands.handsOn(ref, run);
-            hands.answer(ref, run, "wrong-details", "ready");
-            hands.handsOn(ref, run);
-            hands.answer(ref, run, "look-over", "nothing-odd");
-            hands.handsOn(ref, run);
-            hands.answer(ref, run, "hotspot", "on-hotspot");
+            lookItOverAndComeBack();
         }
         assertThat(runs.port(ref, run).open().state().changeMethod()).isTrue();
         long other = goOnBy(ref, run, PairingMethod.Way.STICKER);
@@ -290,6 +280,16 @@ class RunsTest {
     private long goOnBy(HouseholdRef ref, long run, PairingMethod.Way way) {
         String path = desk.changeWay(runs.port(ref, run), way).path();
         return Long.parseLong(path.substring(path.lastIndexOf('/') + 1));
+    }
+
+    /** The waiting light came back: looked over, nothing odd, and the phone on the camera's own network once more. */
+    private void lookItOverAndComeBack() {
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "wrong-details", "ready");
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "look-over", "nothing-odd");
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "hotspot", "on-hotspot");
     }
 
     /** After every step what is stored of the household's promises is what the judge says of it now. */
