@@ -103,6 +103,25 @@ class BoardTest {
         assertThat(board.field("tilt")).isEqualTo("17");
     }
 
+    /** Who is signed in and may not is told so, once: nothing is tried again, and it is not taken for being signed out. */
+    @Test
+    void who_may_not_save_is_told_so_and_nothing_is_tried_again(Visit visit) {
+        SurveyPage board = visit.as("jory").household("Osgood").survey();
+        List<String> sent = new ArrayList<>();
+        visit.page().route("**/pose", route -> {
+            sent.add(route.request().postData());
+            route.fulfill(new Route.FulfillOptions().setStatus(403).setContentType("application/problem+json")
+                    .setBody("{\"detail\": \"Your role does not move cameras.\"}"));
+        });
+        board.type("tilt", "18");
+        assertThat(board.saveState()).hasText("Your role does not move cameras.");
+        visit.page().unroute("**/pose");
+        board.type("tilt", "19").saved();
+        Assertions.assertThat(sent).as("once as it was and once with a fresh token").hasSize(2);
+        board.page().reload();
+        assertThat(board.field("tilt")).isEqualTo("19");
+    }
+
     /** The server saved, and its answer never came: sent again, the save is known and is no conflict. */
     @Test
     void a_save_whose_answer_was_lost_is_sent_again_and_made_once(Visit visit) {

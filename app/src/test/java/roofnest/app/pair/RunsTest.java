@@ -2,6 +2,10 @@ package roofnest.app.pair;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
 import java.time.LocalDate;
 import java.util.Map;
@@ -9,10 +13,16 @@ import java.util.UUID;
 
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
+import roofnest.app.models.Models;
 import roofnest.app.secrets.SecretStore;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
@@ -21,6 +31,7 @@ import roofnest.app.web.BadInput;
 import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
 import roofnest.app.records.HouseholdRef;
+import roofnest.core.catalogue.DeviceDocument;
 import roofnest.core.catalogue.DeviceState;
 import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.catalogue.PhoneKind;
@@ -44,6 +55,8 @@ class RunsTest {
     @Autowired private JudgedHouseholds judged;
     @Autowired private Changes changes;
     @Autowired private DemoPlaces demo;
+    @Autowired private Models models;
+    @Autowired private MockMvc mvc;
 
     private HouseholdRef ref;
     private long camera;
@@ -57,6 +70,25 @@ class RunsTest {
         demo.touched(ref.id());
         changes.run(ref, Stage.PAIR, () -> {});
         run = runs.start(ref, camera, PairingMethod.Way.HOTSPOT, true);
+    }
+
+    /** What stands on the bench is what the model's own document says, so a firm's own bell is a bell. */
+    @ParameterizedTest
+    @CsvSource({"bell, 'rx=\"22\"', 'M82 124'", "phone, 'rx=\"9\"', 'M82 124'", "camera, 'M82 124', 'rx=\"22\"'"})
+    void a_firms_own_model_is_drawn_as_its_document_says(String body, String drawn, String notDrawn) throws Exception {
+        String shipped = new DeviceDocument().write(models.get("dunmark-post"));
+        String key = "own-" + body;
+        assertThat(shipped).contains("\"name\" : \"Post\"", "\"body\" : \"camera\"");
+        String document = shipped.replace("dunmark-post", key).replace("\"name\" : \"Post\"", "\"name\" : \"Post " + body + "\"")
+                .replace("\"body\" : \"camera\"", "\"body\" : \"" + body + "\"");
+        assertThat(answer(post("/models").param("document", document)).getStatus()).isEqualTo(302);
+        long own = cameras.add(ref.id(), "Own " + body, "own-" + demo.staff("jory").firmId() + "-" + key,
+                new CameraPose(5, -0.4, 2.4, 180, 10),
+                Camera.Settings.DEFAULT);
+        demo.touched(ref.id());
+        long started = runs.start(ref, own, PairingMethod.Way.HOTSPOT, true);
+        assertThat(answer(get("/households/" + ref.id() + "/pair/runs/" + started)).getContentAsString()).contains(drawn)
+                .doesNotContain(notDrawn);
     }
 
     @Test
@@ -271,6 +303,10 @@ class RunsTest {
 
     private Bench bench() {
         return runs.port(ref, run).open().bench().orElseThrow();
+    }
+
+    private MockHttpServletResponse answer(AbstractMockHttpServletRequestBuilder<?> request) throws Exception {
+        return mvc.perform(request.with(user(demo.staff("jory"))).with(csrf())).andReturn().getResponse();
     }
 
     private String step() {
