@@ -1,12 +1,15 @@
-// On every page: the dim theme, the keys to the stages, and pages that look at themselves anew.
+// On every page: the dim theme, the field that finds, the keys to the stages, and pages that look at themselves anew.
 
 import { isTyping } from "./exchange.js";
+import { startFind } from "./find.js";
 
 const A_YEAR_S = 31536000;
 
 themeSwitch();
 stageKeys();
 reloading();
+startFind();
+menu();
 
 /** Kept in a cookie, so that the server paints the page in it from the start and a dark attic never flashes white. */
 function themeSwitch() {
@@ -25,6 +28,31 @@ function themeSwitch() {
     }
     document.cookie = `roofnest-theme=${loft ? "loft" : "paper"}; path=/; max-age=${A_YEAR_S}; samesite=lax`;
     show();
+  });
+}
+
+/** On a phone the ways to the other pages stand behind one button. */
+function menu() {
+  const button = document.querySelector(".menu-button");
+  const nav = document.getElementById("menu");
+  if (!button) {
+    return;
+  }
+  const show = (open) => {
+    button.setAttribute("aria-expanded", String(open));
+    nav.classList.toggle("open", open);
+  };
+  button.addEventListener("click", () => show(button.getAttribute("aria-expanded") !== "true"));
+  document.addEventListener("keydown", (event) => {
+    if (event.key === "Escape" && nav.classList.contains("open")) {
+      show(false);
+      button.focus();
+    }
+  });
+  document.addEventListener("pointerdown", (event) => {
+    if (!nav.contains(event.target) && event.target !== button) {
+      show(false);
+    }
   });
 }
 

@@ -6,6 +6,7 @@ import { startLettering } from "./lettering.js";
 import { startPicture } from "./picture.js";
 import { startSaves } from "./saves.js";
 import { startSpots } from "./spots.js";
+import { startUndo } from "./undo.js";
 import { startWalk } from "./walk.js";
 import { startZoom } from "./zoom.js";
 
@@ -15,6 +16,8 @@ const TURN_DEG = 5;
 const RAISE_M = 0.1;
 const TILT_DEG = 1;
 const JUDGE_AGAIN_MS = 2000;
+/** Farther outside the plan than this a camera is asked about. */
+const FAR_M = 3;
 
 function startBoard() {
   const perch = document.getElementById("perch");
@@ -92,10 +95,29 @@ function startBoard() {
     fields.tiltDeg.value = pose.tiltDeg.toFixed(0);
   }
 
+  const undoable = startUndo({ isTyping });
+
   function moved(changed, since, gesture) {
+    const before = { ...pose };
+    put(changed, since, gesture);
+    const after = { ...pose };
+    undoable({ what: "the move", back: () => put(before), again: () => put(after), gesture });
+  }
+
+  function put(changed, since, gesture) {
     draw(changed);
     judge(since);
     saves.addPose(pose, gesture);
+    question();
+  }
+
+  /** A camera far from everything on the plan is asked about: it is rarely meant. */
+  function question() {
+    const far = document.getElementById("far-away");
+    const { minX, maxX, minY, maxY } = JSON.parse(far.dataset.within);
+    const off = Math.max(minX - pose.x, pose.x - maxX, minY - pose.y, pose.y - maxY, 0);
+    far.hidden = off <= FAR_M;
+    far.textContent = off <= FAR_M ? "" : `It hangs ${off.toFixed(0)} m outside everything on the plan. Is that meant?`;
   }
 
   /** Whatever becomes of one answer, the next pose is judged. */
@@ -224,7 +246,8 @@ function startBoard() {
     judge();
   });
 
-  startPicture({ plan, add: saves.add });
+  startPicture({ plan, add: saves.add, undoable });
+  question();
   startWalk({ plan });
   startSpots({
     base: form.dataset.base, poseNow: () => ({ ...pose }), tryPose: (tried) => moved(tried), isTyping,
@@ -241,23 +264,45 @@ function startReadingTap(plan) {
   }
   let down = null;
   plan.addEventListener("pointerdown", (event) => {
-    down = event.target.closest(".perch") ? null : { x: event.clientX, y: event.clientY };
+    down = { x: event.clientX, y: event.clientY };
   });
+  // Also a tap on a camera: the reading beside it is the one that counts for it. A drag moves the camera and is no reading.
   plan.addEventListener("pointerup", (event) => {
     if (!down || Math.hypot(event.clientX - down.x, event.clientY - down.y) > 5) {
       return;
     }
     const at = onDrawing(plan, event);
-    reading.elements.readX.value = at.x.toFixed(2);
-    reading.elements.readY.value = (-at.y).toFixed(2);
+    fill(at.x, -at.y);
+    mark(at);
+  });
+  for (const button of document.querySelectorAll("[data-correct-reading]")) {
+    button.addEventListener("click", () => {
+      reading.action = `${reading.dataset.base}/${button.dataset.id}`;
+      reading.elements.readHeight.value = button.dataset.height;
+      reading.elements.readBand.value = button.dataset.band;
+      reading.elements.readAs.value = "dbm";
+      reading.elements.readValue.value = button.dataset.dbm;
+      reading.querySelector("button").textContent = "Correct it";
+      fill(Number(button.dataset.x), Number(button.dataset.y));
+      mark({ x: Number(button.dataset.x), y: -Number(button.dataset.y) });
+      reading.scrollIntoView({ block: "nearest" });
+    });
+  }
+
+  function fill(x, y) {
+    reading.elements.readX.value = x.toFixed(2);
+    reading.elements.readY.value = y.toFixed(2);
     reading.elements.readValue.focus({ preventScroll: true });
-    const mark = document.getElementById("sketching");
+  }
+
+  function mark(at) {
+    const sketch = document.getElementById("sketching");
     const size = Number(document.getElementById("pose-form").dataset.metresPx);
-    mark.replaceChildren();
+    sketch.replaceChildren();
     const cross = document.createElementNS("http://www.w3.org/2000/svg", "path");
     cross.setAttribute("d", `M${at.x - 8 * size} ${at.y}h${16 * size}M${at.x} ${at.y - 8 * size}v${16 * size}`);
-    mark.append(cross);
-  });
+    sketch.append(cross);
+  }
 }
 
 startBoard();

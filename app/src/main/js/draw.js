@@ -1,16 +1,26 @@
 // Drawing on the sheet. This file finds points: by pointer, by the arrow keys or typed, caught by ends, walls, axes and
 // the grid. What an edit does to the plan, and whether it may, the server says.
 
-import { isTyping, onDrawing, send, show } from "./exchange.js";
+import { along, caught, foot, headingDeg } from "./catching.js";
+import { isTyping, onDrawing } from "./exchange.js";
 import { startLettering } from "./lettering.js";
+import { goesOn, measured } from "./measured.js";
+import { startSheet } from "./sheet.js";
 import { startZoom } from "./zoom.js";
 
 const SVG = "http://www.w3.org/2000/svg";
 const CATCH_PX = 12;
-const AXIS_DEG = 4;
 const GRID_M = 0.1;
 const LINES = { wall: false, path: false, area: true, boundary: true, scale: false, shift: false };
 const KEYS = { s: "select", w: "wall", o: "opening", a: "area", p: "path", f: "place", t: "thing", n: "label", b: "boundary" };
+
+const ALONG = "Tap its points, or use the arrow keys and Enter; type a length and a way: 4.2 east, 4.2 135°.";
+const HINTS = {
+  select: "Tap something to take hold of it; drag it, or move it with the arrow keys.", wall: ALONG, opening: "Tap a wall where the opening is.",
+  area: ALONG + " Enter or the first corner closes it.", path: ALONG + " Enter ends it.", place: "Tap where it is.", thing: "Tap where it stands.",
+  label: "Tap where it is to be read.", boundary: ALONG + " Enter closes it.", scale: "Tap two points that are a known length apart.",
+  shift: "Tap a point of the drawing beneath, then where it belongs.",
+};
 
 function startDrawing() {
   const root = document.getElementById("drawing");
@@ -32,7 +42,15 @@ function startDrawing() {
   startZoom(plan, { panWithOne: false });
   startLettering(plan);
 
-  const state = () => document.getElementById("sheet-state").dataset;
+  const sheet = startSheet({
+    base: root.dataset.base, tell,
+    saved: () => chosen && hold(chosen),
+    refused: () => {
+      points = tool === "wall" ? points.slice(0, -1) : points;
+      sketch();
+    },
+  });
+  const { ask, edit } = sheet;
   const pixel = () => plan.viewBox.baseVal.width / plan.clientWidth;
   const pointsOf = (item) => item.dataset.points.split(" ").map((pair) => pair.split(",").map(Number)).map(([x, y]) => ({ x, y }));
   const metres = (value) => value.toFixed(2);
@@ -60,6 +78,7 @@ function startDrawing() {
     plan.classList.toggle("tool-opening", tool === "opening");
     handles.replaceChildren();
     cursor.setAttribute("display", "none");
+    document.getElementById("draw-hint").textContent = HINTS[tool];
     sketch();
     if (tool === "select" && chosen) {
       hold(chosen);
@@ -68,6 +87,15 @@ function startDrawing() {
   for (const button of root.querySelectorAll("[data-tool]")) {
     button.addEventListener("click", () => choose(button.dataset.tool));
   }
+  // Places that were promised before there was a plan to show them.
+  root.addEventListener("click", (event) => {
+    const wished = event.target.closest("[data-wished]")?.dataset.wished;
+    if (wished) {
+      choose("place");
+      document.getElementById("place-name").value = wished;
+      tell(`Tap where the ${wished} is.`);
+    }
+  });
   document.getElementById("wall-material").addEventListener("change", (event) => {
     document.getElementById("wall-thickness").value = Number(event.target.selectedOptions[0].dataset.thickness).toFixed(2);
   });
@@ -83,36 +111,16 @@ function startDrawing() {
     });
   }
 
-  // Catching.
-  function caught(at, free) {
-    const near = CATCH_PX * pixel();
-    const from = points[points.length - 1];
+  /** Where the pointer is caught, unless it is held free of everything. */
+  function catching(at, free) {
     if (free) {
       return { ...at, by: "" };
     }
     const walls = Array.from(plan.querySelectorAll(".item.wall"), pointsOf);
-    const corners = walls.flat().concat(points, Array.from(plan.querySelectorAll(".item.area, .item.path"), pointsOf).flat());
-    const end = nearest(corners, at, near);
-    if (end) {
-      return { ...end, by: "end" };
-    }
-    let on = at;
-    let by = "";
-    if (from) {
-      const heading = Math.atan2(at.x - from.x, from.y - at.y) * 180 / Math.PI;
-      const axis = Math.round(heading / 45) * 45;
-      if (Math.abs(heading - axis) < AXIS_DEG) {
-        const length = Math.round(Math.hypot(at.x - from.x, at.y - from.y) / GRID_M) * GRID_M;
-        on = { x: from.x + length * Math.sin(axis * Math.PI / 180), y: from.y - length * Math.cos(axis * Math.PI / 180) };
-        by = "axis";
-      }
-    }
-    const feet = walls.map(([a, b]) => foot(a, b, on)).filter(Boolean);
-    const wall = nearest(feet, on, near);
-    if (wall) {
-      return { ...wall, by: "wall" };
-    }
-    return by ? { ...on, by } : { x: Math.round(at.x / GRID_M) * GRID_M, y: Math.round(at.y / GRID_M) * GRID_M, by: "grid" };
+    return caught(at, {
+      from: points[points.length - 1], walls, near: CATCH_PX * pixel(),
+      corners: walls.flat().concat(points, Array.from(plan.querySelectorAll(".item.area, .item.path"), pointsOf).flat()),
+    });
   }
 
   // Sketching what is being drawn.
@@ -129,7 +137,7 @@ function startDrawing() {
     if (aim && tool !== "select") {
       add("circle", { cx: aim.x, cy: aim.y, r: 5 * pixel() });
       const length = last ? Math.hypot(aim.x - last.x, aim.y - last.y) : 0;
-      const heading = last ? (Math.atan2(aim.x - last.x, last.y - aim.y) * 180 / Math.PI + 360) % 360 : 0;
+      const heading = last ? (headingDeg(last, aim) + 360) % 360 : 0;
       const words = (typed ? typed + "_ " : "") + (last ? `${metres(length)} m · ${heading.toFixed(0)}°` : "")
         + (aim.by ? ` · ${aim.by}` : "");
       const text = add("text", { x: aim.x + 12 * pixel(), y: aim.y - 10 * pixel(), "font-size": 14 * pixel() });
@@ -153,7 +161,7 @@ function startDrawing() {
     } else if (tool === "thing") {
       edit({ edit: "add-thing", name: value("thing-name"), kind: value("thing-kind"), at: pair(at), heightM: number("thing-height") });
     } else if (tool === "label") {
-      edit({ edit: "add-label", text: value("label-text"), at: pair(at), storey: state().storey });
+      edit({ edit: "add-label", text: value("label-text"), at: pair(at), storey: sheet.storey() });
     } else if (tool === "opening") {
       opening(at);
     } else if (tool in LINES) {
@@ -171,12 +179,12 @@ function startDrawing() {
     typed = "";
     if (tool === "wall" && points.length > 1) {
       const height = value("wall-height").trim();
-      edit({ edit: "add-walls", storey: state().storey, points: points.slice(-2).map(pair),
+      edit({ edit: "add-walls", storey: sheet.storey(), points: points.slice(-2).map(pair),
         material: value("wall-material"), thicknessM: number("wall-thickness"),
         heightM: height === "" ? null : number("wall-height") });
     } else if ((tool === "scale" || tool === "shift") && points.length === 2) {
       const [a, b] = points.map(pair);
-      ask(`underlay/${tool === "scale" ? "scale" : "move"}?storey=${state().storey}`,
+      ask(`underlay/${tool === "scale" ? "scale" : "move"}?storey=${sheet.storey()}`,
         { x1: a[0], y1: a[1], x2: b[0], y2: b[1], lengthM: number("underlay-length") });
       choose("select");
     }
@@ -214,37 +222,10 @@ function startDrawing() {
       sillM: Number(kind.dataset.sill), headM: Number(kind.dataset.head) });
   }
 
-  // Asking the server.
-  let asking = Promise.resolve();
-  function edit(what) {
-    return ask("edits", () => ({ storey: state().storey, version: Number(state().version), edit: what }));
-  }
-
-  /** One request after another, so that each goes out with the version that the one before came back with. */
-  function ask(where, body) {
-    asking = asking.then(async () => {
-      const answer = await send("POST", `${root.dataset.base}/${where}`, typeof body === "function" ? body() : body);
-      if (answer.ok) {
-        show(answer.page);
-        tell("Saved.");
-        if (chosen) {
-          hold(chosen);
-        }
-      } else {
-        tell(answer.unheard ? `Not saved: ${answer.problem}. Do it again.`
-          : answer.problem + (answer.conflict ? " Nothing of yours was saved; reload the page to see theirs." : ""), true);
-        points = tool === "wall" ? points.slice(0, -1) : points;
-        sketch();
-      }
-      return answer.ok;
-    });
-    return asking;
-  }
-
   function history(what) {
     points = [];
     sketch();
-    ask(what, () => ({ storey: state().storey, version: Number(state().version) }));
+    sheet.history(what);
   }
 
   // Taking hold of things.
@@ -270,7 +251,7 @@ function startDrawing() {
         return handle;
       }));
     }
-    const response = await fetch(`${root.dataset.base}/items?storey=${state().storey}&id=${encodeURIComponent(id)}`,
+    const response = await fetch(`${root.dataset.base}/items?storey=${sheet.storey()}&id=${encodeURIComponent(id)}`,
       { headers: { Accept: "text/html" } });
     if (response.ok && chosen === id) {
       const page = new DOMParser().parseFromString(await response.text(), "text/html");
@@ -333,11 +314,11 @@ function startDrawing() {
   plan.addEventListener("pointermove", (event) => {
     const at = onDrawing(plan, event);
     if (drag) {
-      aim = caught(at, event.shiftKey);
+      aim = catching(at, event.shiftKey);
       rubber.replaceChildren();
       add("path", { d: `M${(drag.corner ?? drag.from).x} ${(drag.corner ?? drag.from).y}L${aim.x} ${aim.y}` });
     } else if (tool !== "select") {
-      aim = caught(at, event.shiftKey);
+      aim = catching(at, event.shiftKey);
       sketch();
     }
   });
@@ -345,9 +326,9 @@ function startDrawing() {
     const at = onDrawing(plan, event);
     if (drag) {
       const moved = Math.hypot(at.x - drag.from.x, at.y - drag.from.y) > 4 * pixel();
-      const to = caught(at, event.shiftKey);
+      const to = catching(at, event.shiftKey);
       if (moved && drag.corner) {
-        edit({ edit: "move-corner", storey: state().storey, id: chosen, from: pair(drag.corner), to: pair(to) });
+        edit({ edit: "move-corner", storey: sheet.storey(), id: chosen, from: pair(drag.corner), to: pair(to) });
       } else if (moved && drag.id === chosen) {
         edit({ edit: "move", id: drag.id, dxM: Number((at.x - drag.from.x).toFixed(2)), dyM: Number((drag.from.y - at.y).toFixed(2)) });
       } else if (!moved && drag.id) {
@@ -358,7 +339,7 @@ function startDrawing() {
       return;
     }
     if (event.button === 0 && tool !== "select") {
-      aim = caught(at, event.shiftKey);
+      aim = catching(at, event.shiftKey);
       set(aim);
     }
   });
@@ -406,9 +387,11 @@ function startDrawing() {
       cursor.removeAttribute("display");
       cursor.setAttribute("transform", `translate(${aim.x} ${aim.y}) scale(${pixel()})`);
       sketch();
-    } else if (/^[0-9.,@]$/.test(event.key)) {
+    } else if (goesOn(typed, event.key)) {
+      // Letters are words of the compass while something is being typed, and tools otherwise.
       event.preventDefault();
-      typed += event.key.replace(",", ".");
+      event.stopPropagation();
+      typed += event.key;
       sketch();
     } else if (event.key === "Backspace") {
       event.preventDefault();
@@ -434,15 +417,13 @@ function startDrawing() {
   function enter() {
     const last = points[points.length - 1];
     if (typed && last) {
-      const [length, heading] = typed.split("@");
-      const way = heading ? Number(heading) : aim ? Math.atan2(aim.x - last.x, last.y - aim.y) * 180 / Math.PI : 0;
-      const far = length === "" ? Math.hypot(aim.x - last.x, aim.y - last.y) : Number(length);
-      if (!(far > 0) || Number.isNaN(way)) {
-        tell(`“${typed}” is no length; type 4.2 or 4.2@90.`, true);
+      const said = measured(typed);
+      if (!said) {
+        tell(`“${typed}” is no length; type 4.2, 4.2 east or 4.2 135°.`, true);
         typed = "";
         return;
       }
-      set({ x: last.x + far * Math.sin(way * Math.PI / 180), y: last.y - far * Math.cos(way * Math.PI / 180) });
+      set(along(last, said.metres, said.headingDeg ?? (aim ? headingDeg(last, aim) : 0)));
       aim = { ...points[points.length - 1] ?? last, by: "" };
       sketch();
     } else if (!cursor.hasAttribute("display") && aim && (!last || aim.x !== last.x || aim.y !== last.y)) {
@@ -470,25 +451,6 @@ function startDrawing() {
     }
   });
   choose("wall");
-}
-
-function nearest(candidates, at, within) {
-  let best = null;
-  for (const candidate of candidates) {
-    const distance = Math.hypot(candidate.x - at.x, candidate.y - at.y);
-    if (distance < within && (!best || distance < Math.hypot(best.x - at.x, best.y - at.y))) {
-      best = candidate;
-    }
-  }
-  return best;
-}
-
-/** Where a point falls on a wall's line between its ends; null beyond them. */
-function foot(a, b, at) {
-  const dx = b.x - a.x;
-  const dy = b.y - a.y;
-  const share = ((at.x - a.x) * dx + (at.y - a.y) * dy) / (dx * dx + dy * dy);
-  return share >= 0 && share <= 1 ? { x: a.x + share * dx, y: a.y + share * dy } : null;
 }
 
 startDrawing();

@@ -1,11 +1,13 @@
-// The camera's picture: cells blacked out by a tap, zones drawn in the picture or on the plan.
+// The camera's picture: cells blacked out by a tap or by keys, zones drawn in the picture or on the plan.
 
 import { onDrawing } from "./exchange.js";
 
 const SVG = "http://www.w3.org/2000/svg";
 const CLOSE_PX = 12;
 
-export function startPicture({ plan, add }) {
+const STEP_PX = 20;
+
+export function startPicture({ plan, add, undoable }) {
   const hold = document.getElementById("picture-hold");
   const hint = document.getElementById("picture-hint");
   const buttons = { mask: document.querySelector('[data-picture="mask"]'), zone: document.querySelector('[data-picture="zone"]') };
@@ -14,6 +16,8 @@ export function startPicture({ plan, add }) {
   let sheet = null;
   /** Cells that were tapped and not answered yet, with what they are to be. */
   const asked = new Map();
+  /** Where the keys are in the picture, in its pixels. */
+  let cursor = null;
 
   function isMasked(cell) {
     return hold.querySelector(`[data-cell="${cell}"]`) !== null;
@@ -28,7 +32,15 @@ export function startPicture({ plan, add }) {
       button?.setAttribute("aria-pressed", String(tool === name));
     }
     plan.dataset.held = String(tool === "zone");
-    hint.textContent = { mask: "Tap a cell.", zone: "Tap corners here or on the plan; Enter or the first corner closes." }[tool] ?? "";
+    hint.textContent = {
+      mask: "Tap a cell, or go there with the arrows and press space.",
+      zone: "Tap corners here or on the plan, or arrows and space; Enter closes.",
+    }[tool] ?? "";
+    cursor = null;
+    hold.tabIndex = tool ? 0 : -1;
+    if (tool) {
+      hold.focus({ preventScroll: true });
+    }
   }
   for (const [name, button] of Object.entries(buttons)) {
     button?.addEventListener("click", () => choose(name));
@@ -45,6 +57,52 @@ export function startPicture({ plan, add }) {
       line.setAttribute("d", "M" + corners.map((corner) => `${corner.x} ${corner.y}`).join("L"));
       groups[sheet].append(line);
     }
+    if (cursor && groups.picture) {
+      groups.picture.append(tool === "mask" ? cellMark() : crossMark());
+    }
+  }
+
+  function crossMark() {
+    const cross = document.createElementNS(SVG, "path");
+    cross.setAttribute("d", `M${cursor.x - 30} ${cursor.y}h60M${cursor.x} ${cursor.y - 30}v60`);
+    return cross;
+  }
+
+  function cellMark() {
+    const { x, y, width, height } = cellAt(cursor);
+    const frame = document.createElementNS(SVG, "path");
+    frame.setAttribute("d", `M${x} ${y}h${width}v${height}h${-width}Z`);
+    return frame;
+  }
+
+  /** The cell under a point of the picture, and where it lies. */
+  function cellAt(at) {
+    const svg = hold.querySelector("svg");
+    const columns = Number(svg.dataset.columns);
+    const rows = Number(svg.dataset.rows);
+    const width = svg.viewBox.baseVal.width / columns;
+    const height = svg.viewBox.baseVal.height / rows;
+    const column = Math.max(0, Math.min(columns - 1, Math.floor(at.x / width)));
+    const row = Math.max(0, Math.min(rows - 1, Math.floor(at.y / height)));
+    return { name: String.fromCharCode(65 + column) + (row + 1), x: column * width, y: row * height, width, height };
+  }
+
+  function toggle(cell) {
+    const masked = !(asked.get(cell) ?? isMasked(cell));
+    const set = (to) => {
+      asked.set(cell, to);
+      add("cell", { cell, masked: to });
+    };
+    set(masked);
+    undoable({ what: `cell ${cell}`, back: () => set(!masked), again: () => set(masked) });
+  }
+
+  function zones() {
+    return Array.from(document.querySelectorAll("[data-remove-zone]"), (button) => button.dataset.corners);
+  }
+
+  function corners4(said) {
+    return said.split(" ").map((pair) => pair.split(",").map(Number));
   }
 
   function corner(on, at, near) {
@@ -69,8 +127,10 @@ export function startPicture({ plan, add }) {
     const body = sheet === "picture"
       ? { corners: corners.map(({ x, y }) => [Math.min(1, Math.max(0, x / svg.width)), Math.min(1, Math.max(0, y / svg.height))]) }
       : { outline: corners.map(({ x, y }) => [x, y]) };
+    const before = zones().length;
     choose("zone");
     add("zones", body);
+    undoable({ what: "the zone", back: () => add("zones", { remove: before, of: before + 1 }), again: () => add("zones", body) });
   }
 
   hold.addEventListener("click", (event) => {
@@ -83,15 +143,34 @@ export function startPicture({ plan, add }) {
       corner("picture", { x: at.x, y: at.y }, CLOSE_PX * svg.viewBox.baseVal.width / svg.clientWidth);
       return;
     }
-    const columns = Number(svg.dataset.columns);
-    const rows = Number(svg.dataset.rows);
-    const column = Math.min(columns - 1, Math.floor(at.x / svg.viewBox.baseVal.width * columns));
-    const row = Math.min(rows - 1, Math.floor(at.y / svg.viewBox.baseVal.height * rows));
-    const cell = String.fromCharCode(65 + column) + (row + 1);
-    const masked = !(asked.get(cell) ?? isMasked(cell));
-    asked.set(cell, masked);
-    add("cell", { cell, masked });
+    toggle(cellAt(at).name);
   });
+
+  hold.addEventListener("keydown", (event) => {
+    const svg = hold.querySelector("svg").viewBox.baseVal;
+    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    if (!tool || (!way && event.key !== " ")) {
+      return;
+    }
+    event.preventDefault();
+    event.stopPropagation();
+    const cell = tool === "mask" ? cellAt(cursor ?? { x: svg.width / 2, y: svg.height / 2 }) : null;
+    if (way) {
+      const [stepX, stepY] = cell ? [cell.width, cell.height] : [event.shiftKey ? 5 * STEP_PX : STEP_PX, event.shiftKey ? 5 * STEP_PX : STEP_PX];
+      const from = cell ? { x: cell.x + cell.width / 2, y: cell.y + cell.height / 2 } : cursor ?? { x: svg.width / 2, y: svg.height / 2 };
+      cursor = cursor ? { x: within(from.x + way[0] * stepX, svg.width), y: within(from.y + way[1] * stepY, svg.height) } : from;
+      sketch();
+      hint.textContent = cell ? `${cellAt(cursor).name}: space ${isMasked(cellAt(cursor).name) ? "shows it" : "blacks it out"}.` : hint.textContent;
+    } else if (cell && cursor) {
+      toggle(cell.name);
+    } else if (cursor) {
+      corner("picture", { ...cursor }, 0);
+    }
+  });
+
+  function within(value, most) {
+    return Math.max(0, Math.min(most, value));
+  }
 
   plan.addEventListener("click", (event) => {
     if (tool === "zone" && !event.target.closest(".perch")) {
@@ -116,7 +195,11 @@ export function startPicture({ plan, add }) {
   document.addEventListener("click", (event) => {
     const button = event.target.closest("[data-remove-zone]");
     if (button) {
-      add("zones", { remove: Number(button.dataset.removeZone), of: document.querySelectorAll("[data-remove-zone]").length });
+      const of = zones().length;
+      const index = Number(button.dataset.removeZone);
+      const body = { corners: corners4(button.dataset.corners) };
+      add("zones", { remove: index, of });
+      undoable({ what: "taking the zone out", back: () => add("zones", body), again: () => add("zones", { remove: of - 1, of }) });
     }
   });
 }

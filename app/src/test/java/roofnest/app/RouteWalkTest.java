@@ -32,7 +32,8 @@ import roofnest.app.firm.Staff;
 class RouteWalkTest {
     private static final List<String> OPEN_TO_ALL = List.of("/sign-in", "/first-firm", "/invitations/{token}", "/prepare/{token}",
             "/prepare/{token}/photos/{photo}", "/prepare/{token}/tick", "/prepare/{token}/wifi",
-            "/prepare/{token}/photos", "/prepare/{token}/photos/{photo}/remove", "/prepare/{token}/people");
+            "/prepare/{token}/photos", "/prepare/{token}/photos/{photo}/remove", "/prepare/{token}/people", "/prepare/{token}/visit",
+            "/prepare/{token}/visit/other", "/prepare/{token}/visit.ics");
     /** Addresses that take a file, and the field it is in. */
     private static final Map<String, String> UPLOADS = Map.of("/survey/plan", "plan", "/survey/readings.csv", "readings", "/draw/underlay",
             "picture", "/ready/label", "photo", "/ready/air", "file", "/ready/kit/label", "photo");
@@ -91,7 +92,7 @@ class RouteWalkTest {
         for (Route route : routes()) {
             boolean hasOwnTest = route.pattern().contains("{token}") || route.pattern().contains("{rehearsal}")
                     || route.pattern().contains("{hub}") || route.pattern().contains("{trial}") || route.pattern().endsWith("/underlay")
-                    || route.pattern().endsWith("/photos/{photo}");
+                    || route.pattern().endsWith("/photos/{photo}") || route.pattern().endsWith("/firm/mark.png");
             if (route.method() == HttpMethod.GET && !hasOwnTest) {
                 int status = call(route, demo.staff("jory"), "Brannock").getStatus();
                 softly.assertThat(status).as(route.pattern()).isIn(200, 202, 302);
@@ -119,7 +120,9 @@ class RouteWalkTest {
                 .replace("{trial}", String.valueOf(trial())).replace("{stage}", "ready").replace("{promise}", "1")
                 .replace("{resident}", "1")
                 .replace("{token}", "guessed").replace("{reading}", "1").replace("{variant}", "1").replace("{network}", "1")
-                .replace("{photo}", "1").replace("{key}", "dunmark-post").replace("{rehearsal}", "1").replace("{hub}", "1");
+                .replace("{photo}", "1").replace("{key}", "dunmark-post").replace("{rehearsal}", "1").replace("{hub}", "1")
+                .replace("{entry}", "1")
+                .replace("{person}", "1").replace("{thing}", "1");
         Optional<String> upload = route.method() == HttpMethod.POST
                 ? UPLOADS.keySet().stream().filter(route.pattern()::endsWith).findFirst() : Optional.empty();
         AbstractMockHttpServletRequestBuilder<?> request = upload.isPresent()

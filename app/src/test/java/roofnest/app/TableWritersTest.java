@@ -34,14 +34,16 @@ class TableWritersTest {
         writers.forEach((table, by) -> one.put(table, by.iterator().next()));
         assertThat(one).isEqualTo(new TreeMap<>(Map.ofEntries(
                 Map.entry("access_grant", "AccessRepository"), Map.entry("air_scan", "AirScanRepository"),
-                Map.entry("appointment", "RoundRepository"), Map.entry("bench_act", "RunRepository"),
+                Map.entry("appointment", "AppointmentRepository"), Map.entry("bench_act", "RunRepository"),
                 Map.entry("camera", "CameraRepository"),
                 Map.entry("finding", "FindingRepository"), Map.entry("firm", "FirmRepository"), Map.entry("firm_model", "Models"),
                 Map.entry("firm_money", "PriceBook"), Map.entry("household", "HouseholdRepository"),
+                Map.entry("household_removal", "HouseholdRepository"),
                 Map.entry("household_photo", "PreparationRepository"), Map.entry("hub", "HubRepository"),
                 Map.entry("invitation", "Invitations"), Map.entry("kit_check", "KitChecks"), Map.entry("log_entry", "LogRepository"),
                 Map.entry("login_attempt", "LoginDelay"), Map.entry("mail", "MailRepository"), Map.entry("network", "NetworkRepository"),
-                Map.entry("other_thing", "NetworkRepository"), Map.entry("person", "FirmRepository"), Map.entry("plan_step", "PlanSteps"),
+                Map.entry("other_thing", "OtherThingRepository"), Map.entry("person", "FirmRepository"),
+                Map.entry("plan_step", "PlanSteps"),
                 Map.entry("preparation", "PreparationRepository"), Map.entry("prepared_item", "PreparationRepository"),
                 Map.entry("price", "PriceBook"), Map.entry("promise", "PromiseRepository"), Map.entry("proof", "ProofRepository"),
                 Map.entry("reading", "ReadingRepository"), Map.entry("rehearsal", "RehearsalRepository"),

@@ -56,7 +56,7 @@ class ArrowsTest {
 
     @ArchTest static final ArchRule access_uses = uses("access", "lang", "promise");
 
-    @ArchTest static final ArchRule care_uses = uses("care", "lang", "catalogue", "power");
+    @ArchTest static final ArchRule care_uses = uses("care", "lang", "catalogue", "power", "promise");
 
     @ArchTest static final ArchRule only_the_search_for_spots_uses_the_judge = layeredArchitecture().consideringOnlyDependenciesInLayers()
             .layer("judge").definedBy(CORE + "judge..")

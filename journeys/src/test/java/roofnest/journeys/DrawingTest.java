@@ -18,7 +18,7 @@ class DrawingTest {
     @Test
     void a_sketch_of_ten_walls_is_drawn_with_the_mouse_and_is_enough_to_judge_a_camera(Visit visit) {
         DrawPage sheet = newHouse(visit, "Corbel");
-        sheet.choose("wall-material", "stone").click(4, 3).type("9@90").type("7@0").type("9@270").counts("3 walls");
+        sheet.choose("wall-material", "stone").click(4, 3).type("9 east").type("7 0°").type("9 west").counts("3 walls");
         sheet.click(4, 3).counts("4 walls").press("Escape");
         sheet.choose("wall-material", "plasterboard").click(8.5, 3).click(8.5, 10).counts("5 walls").press("Escape");
         sheet.click(4, 7).click(13, 7).counts("8 walls").press("Escape");
@@ -41,7 +41,7 @@ class DrawingTest {
     void without_a_mouse_walls_are_drawn_selected_moved_and_deleted(Visit visit) {
         DrawPage sheet = newHouse(visit, "Lintel");
         sheet.press("w", "ArrowRight", "Enter");
-        sheet.type("4@90").type("3@180").counts("2 walls").press("Escape");
+        sheet.type("4 e").type("3,0 south").counts("2 walls").press("Escape");
         sheet.undo().counts("1 wall").redo().counts("2 walls");
         visit.page().keyboard().press("Control+z");
         sheet.counts("1 wall");
@@ -63,7 +63,7 @@ class DrawingTest {
     @Test
     void walls_catch_split_what_they_cross_and_are_split_and_joined_by_hand(Visit visit) {
         DrawPage sheet = newHouse(visit, "Quoin");
-        sheet.click(4, 4).type("8@90").counts("1 wall").press("Escape");
+        sheet.click(4, 4).type("8 90").counts("1 wall").press("Escape");
         sheet.click(8, 1).hover(8.02, 7.5);
         assertThat(visit.page().locator("#rubber text")).containsText("axis");
         sheet.click(8.02, 7.5).counts("4 walls").press("Escape");
@@ -81,7 +81,7 @@ class DrawingTest {
     @Test
     void a_line_that_cannot_be_is_said_in_words_and_nothing_is_lost(Visit visit) {
         DrawPage sheet = newHouse(visit, "Purlin");
-        sheet.click(4, 4).type("8@90").counts("1 wall");
+        sheet.click(4, 4).type("8 90").counts("1 wall");
         sheet.type("0@0");
         assertThat(sheet.said()).containsText("is no length");
         sheet.type("900@0");

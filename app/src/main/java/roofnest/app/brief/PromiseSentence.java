@@ -1,15 +1,21 @@
 package roofnest.app.brief;
 
+import java.util.List;
+import java.util.Map;
+
 import org.springframework.stereotype.Component;
 
 import roofnest.app.records.PromiseRepository;
 import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
 import roofnest.core.judge.HouseholdFacts;
+import roofnest.core.lang.Numbers;
 import roofnest.core.plan.HousePlan;
+import roofnest.core.plan.Place;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Light;
 import roofnest.core.promise.Promise;
+import roofnest.core.promise.PromiseKey;
 
 /** Reads the sentence builder: which kind of promise, and the words that belong to it. */
 @Component
@@ -22,23 +28,28 @@ class PromiseSentence {
         this.promises = promises;
     }
 
-    /** What writes the promise down; does nothing useful while the form has faults. */
-    Runnable read(Form form, long householdId, HouseholdFacts facts) {
+    /**
+     * What writes the promise down; does nothing useful while the form has faults.
+     *
+     * @param instead the promise that it takes the place of; 0 for none
+     */
+    Runnable read(Form form, long householdId, HouseholdFacts facts, long instead) {
+        List<Promise> others = facts.written().stream().filter(each -> !each.key().equals(PromiseKey.written(instead))).toList();
         return switch (form.choice("kind", "what is promised", Kind.class)) {
             case MAKE_OUT -> makeOut(form, householdId, facts);
             case RECORDED_BEFORE -> recordedBefore(form, householdId, facts);
             case KEEPS_DAYS -> {
                 int days = form.whole("days", "how many days are kept,", 1, 365, "days");
-                once(form, "days", facts, Promise.KeepsDays.class,
+                once(form, "days", others, Promise.KeepsDays.class,
                         "How long footage is kept is promised already. Take that promise out first.");
                 yield () -> {
                     unlessPromised(householdId, Promise.KeepsDays.class);
                     promises.keepsDays(householdId, days);
                 };
             }
-            case NEVER_SHOWS -> neverShows(form, householdId, facts);
+            case NEVER_SHOWS -> neverShows(form, householdId, facts, others);
             case ONLY_THESE -> {
-                once(form, "kind", facts, Promise.OnlyThese.class, "This is promised already.");
+                once(form, "kind", others, Promise.OnlyThese.class, "This is promised already.");
                 yield () -> {
                     unlessPromised(householdId, Promise.OnlyThese.class);
                     promises.onlyThese(householdId);
@@ -46,7 +57,7 @@ class PromiseSentence {
             }
             case ALERT_WITHIN -> {
                 double seconds = form.decimal("seconds", "how soon the phone must ring,", 1, 120, "s");
-                once(form, "seconds", facts, Promise.AlertWithin.class,
+                once(form, "seconds", others, Promise.AlertWithin.class,
                         "How soon the phone rings is promised already. Take that promise out first.");
                 yield () -> {
                     unlessPromised(householdId, Promise.AlertWithin.class);
@@ -59,20 +70,14 @@ class PromiseSentence {
     private Runnable makeOut(Form form, long householdId, HouseholdFacts facts) {
         DetailLevel level = form.choice("level", "what must be made out", DetailLevel.class);
         Light light = form.choice("light", "when", Light.class);
-        String place = form.raw("place");
-        if (facts.plan().flatMap(plan -> plan.place(place)).isEmpty()) {
-            form.fault("place", noPlan(facts) ? "The house has no plan yet; draw one at Survey first." : "Choose a place of the plan.");
-        }
+        String place = place(form, facts);
         return () -> promises.makeOut(householdId, level, place, light);
     }
 
     private Runnable recordedBefore(Form form, long householdId, HouseholdFacts facts) {
         DetailLevel level = form.choice("level", "what must be made out", DetailLevel.class);
-        String place = form.raw("place");
+        String place = place(form, facts);
         String path = form.raw("path");
-        if (facts.plan().flatMap(plan -> plan.place(place)).isEmpty()) {
-            form.fault("place", noPlan(facts) ? "The house has no plan yet; draw one at Survey first." : "Choose a place of the plan.");
-        }
         if (facts.plan().flatMap(plan -> plan.path(path)).isEmpty()) {
             form.fault("path", noPlan(facts) ? "The house has no plan yet; draw one at Survey first."
                     : "Choose a path of the plan; paths are drawn at Survey.");
@@ -80,12 +85,47 @@ class PromiseSentence {
         return () -> promises.recordedBefore(householdId, level, place, path);
     }
 
-    private Runnable neverShows(Form form, long householdId, HouseholdFacts facts) {
+    /** A place of the plan, or the name of one that the plan is to show. */
+    private static String place(Form form, HouseholdFacts facts) {
+        String chosen = form.raw("place");
+        if (chosen.isEmpty()) {
+            String name = form.text("placeName", "which place, or choose one of the plan", 50);
+            return facts.plan().flatMap(plan -> plan.place(Place.wished(name))).map(Place::id).orElse(Place.wished(name));
+        }
+        if (Place.wishedName(chosen).isEmpty() && facts.plan().flatMap(plan -> plan.place(chosen)).isEmpty()) {
+            form.fault("place", noPlan(facts) ? "The house has no plan yet; say in words which place." : "Choose a place of the plan.");
+        }
+        return chosen;
+    }
+
+    /** A promise as the form says it. */
+    static Map<String, String> values(Promise promise) {
+        if (promise instanceof Promise.MakeOut out) {
+            return Map.of("kind", "MAKE_OUT", "level", out.level().name(), "light", out.light().name(), "place", chosen(out.placeId()),
+                    "placeName", Place.wishedName(out.placeId()).orElse(""));
+        } else if (promise instanceof Promise.RecordedBefore before) {
+            return Map.of("kind", "RECORDED_BEFORE", "level", before.level().name(), "path", before.pathId(), "place",
+                    chosen(before.placeId()), "placeName", Place.wishedName(before.placeId()).orElse(""));
+        } else if (promise instanceof Promise.NeverShows never) {
+            return Map.of("kind", "NEVER_SHOWS", "area", never.areaId());
+        } else if (promise instanceof Promise.KeepsDays keeps) {
+            return Map.of("kind", "KEEPS_DAYS", "days", String.valueOf(keeps.days()));
+        } else if (promise instanceof Promise.AlertWithin alert) {
+            return Map.of("kind", "ALERT_WITHIN", "seconds", Numbers.plain(alert.seconds()));
+        }
+        return Map.of("kind", "ONLY_THESE");
+    }
+
+    private static String chosen(String placeId) {
+        return Place.wishedName(placeId).isPresent() ? "" : placeId;
+    }
+
+    private Runnable neverShows(Form form, long householdId, HouseholdFacts facts, List<Promise> others) {
         String area = form.raw("area");
         if (facts.plan().flatMap((HousePlan plan) -> plan.area(area)).isEmpty()) {
             form.fault("area", noPlan(facts) ? "The house has no plan yet; draw one at Survey first." : "Choose an area of the plan.");
         }
-        boolean already = facts.written().stream()
+        boolean already = others.stream()
                 .anyMatch(promise -> promise instanceof Promise.NeverShows never && never.areaId().equals(area));
         if (already) {
             form.fault("area", "This is promised already.");
@@ -110,8 +150,8 @@ class PromiseSentence {
         return facts.plan().isEmpty();
     }
 
-    private static void once(Form form, String field, HouseholdFacts facts, Class<? extends Promise> kind, String sentence) {
-        if (facts.written().stream().anyMatch(kind::isInstance)) {
+    private static void once(Form form, String field, List<Promise> others, Class<? extends Promise> kind, String sentence) {
+        if (others.stream().anyMatch(kind::isInstance)) {
             form.fault(field, sentence);
         }
     }

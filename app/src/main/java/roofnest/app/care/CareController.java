@@ -9,15 +9,18 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
+import roofnest.app.web.Says;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.LogRepository;
+import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
 import roofnest.core.promise.Stage;
 
@@ -46,20 +49,70 @@ class CareController {
     }
 
     @PostMapping("/households/{household}/care/log")
+    @Says("Entered.")
     String write(HouseholdRef ref, Form form, Model model) {
+        LogRepository.Said said = read(ref, form);
+        return form.save(() -> changes.run(ref, Stage.CARE, () -> {
+            log.add(ref.id(), said, ref.by());
+            charged(ref, said);
+        })) ? toCare(ref) : page(ref, model, form);
+    }
+
+    @PostMapping("/households/{household}/care/log/{entry}")
+    @Says("The entry is changed. Who changed it stands beside it.")
+    String change(HouseholdRef ref, @PathVariable("entry") long entry, Form form, Model model) {
+        LogRepository.Said said = read(ref, form);
+        int version = form.version();
+        return form.save(() -> changes.run(ref, Stage.CARE, () -> {
+            log.change(ref.id(), entry, said, ref.by(), version);
+            charged(ref, said);
+        })) ? toCare(ref) : page(ref, model, form);
+    }
+
+    @PostMapping("/households/{household}/care/log/{entry}/remove")
+    @Says("The entry is taken out. It can be brought back from the household’s own sheet.")
+    String remove(HouseholdRef ref, @PathVariable("entry") long entry) {
+        changes.run(ref, Stage.CARE, () -> {
+            if (!log.remove(ref.id(), entry, ref.by())) {
+                throw new Conflict("Somebody else took this entry out meanwhile.");
+            }
+        });
+        return toCare(ref);
+    }
+
+    @PostMapping("/households/{household}/care/log/{entry}/close")
+    @Says("The repair is done.")
+    String close(HouseholdRef ref, @PathVariable("entry") long entry) {
+        changes.run(ref, Stage.CARE, () -> {
+            if (!log.close(ref.id(), entry)) {
+                throw new Conflict("Somebody else closed this repair or took it out meanwhile.");
+            }
+        });
+        return toCare(ref);
+    }
+
+    private LogRepository.Said read(HouseholdRef ref, Form form) {
         LogRepository.Kind kind = form.choice("kind", "what kind of entry", LogRepository.Kind.class);
         String words = form.text("words", "what happened", 1000);
         LocalDate on = form.date("on", "the day");
         if (form.faultAt("on") == null && on.isAfter(LocalDate.now(clock))) {
             form.fault("on", "The log holds what has happened; this day is still to come.");
         }
-        Long cameraId = camera(form, ref, kind);
-        return form.save(() -> changes.run(ref, Stage.CARE, () -> {
-            log.add(ref.id(), cameraId, kind, words, on, ref.by());
-            if (kind == LogRepository.Kind.CHARGE) {
-                cameras.charged(ref.id(), cameraId, on);
-            }
-        })) ? "redirect:" + ref.path() + "/care" : page(ref, model, form);
+        LocalDate next = form.raw("nextOn").isBlank() ? null : form.date("nextOn", "the day it comes up again");
+        if (next != null && form.faultAt("nextOn") == null && next.isBefore(on)) {
+            form.fault("nextOn", "This is before the day it happened.");
+        }
+        return new LogRepository.Said(camera(form, ref, kind), kind, words, on, next);
+    }
+
+    private void charged(HouseholdRef ref, LogRepository.Said said) {
+        if (said.kind() == LogRepository.Kind.CHARGE) {
+            cameras.charged(ref.id(), said.cameraId(), said.on());
+        }
+    }
+
+    private static String toCare(HouseholdRef ref) {
+        return "redirect:" + ref.path() + "/care";
     }
 
     @GetMapping("/households/{household}/care/battery.ics")
@@ -89,6 +142,7 @@ class CareController {
     private String page(HouseholdRef ref, Model model, Form form) {
         Frame frame = frames.frame(ref, Stage.CARE, model);
         model.addAttribute("form", form);
+        model.addAttribute("blank", Form.empty());
         model.addAttribute("entries", log.of(ref.id()));
         model.addAttribute("kinds", List.of(LogRepository.Kind.values()));
         model.addAttribute("cameras", frame.cameras());

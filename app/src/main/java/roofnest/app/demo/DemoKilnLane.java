@@ -7,6 +7,7 @@ import java.util.Set;
 import org.springframework.stereotype.Component;
 
 import roofnest.app.firm.Staff;
+import roofnest.app.records.AppointmentRepository;
 import roofnest.app.records.RouterRepository;
 import roofnest.app.visit.RoundRepository;
 import roofnest.app.records.HouseholdRef;
@@ -58,8 +59,8 @@ class DemoKilnLane {
                 new Camera.Settings(12, 30, 128, 30, 4, 0, 0));
         tools.person(ref, "Kerra Treloar", "kerra@treloar.example", Access.Tie.LIVES_HERE, null);
         tools.changes.run(ref, Stage.READY, () -> {
-            tools.networks.addOtherThing(ref.id(), "phones and tablets", 5);
-            tools.networks.addOtherThing(ref.id(), "kiln controller", 1);
+            tools.otherThings.add(ref.id(), "phones and tablets", 5);
+            tools.otherThings.add(ref.id(), "kiln controller", 1);
         });
         round(staff.firmId(), ref.id(), tomorrow);
     }
@@ -67,9 +68,9 @@ class DemoKilnLane {
     private void round(long firm, long treloar, LocalDate day) {
         long tansley = tools.idOf(firm, "Tansley");
         long verrall = tools.idOf(firm, "Verrall");
-        rounds.appoint(tansley, day, new RoundRepository.Appointment(12 * 60 + 30, 14 * 60, 40));
-        rounds.appoint(verrall, day, new RoundRepository.Appointment(8 * 60, 11 * 60, 115));
-        rounds.appoint(treloar, day, new RoundRepository.Appointment(8 * 60, 15 * 60, 195));
+        tools.appointments.appoint(tansley, day, new AppointmentRepository.Window(12 * 60 + 30, 14 * 60, 40), true);
+        tools.appointments.appoint(verrall, day, new AppointmentRepository.Window(8 * 60, 11 * 60, 115), true);
+        tools.appointments.appoint(treloar, day, new AppointmentRepository.Window(8 * 60, 15 * 60, 195), true);
         rounds.setTravel(firm, RoundRepository.Way.between(RoundRepository.YARD, tansley), 12);
         rounds.setTravel(firm, RoundRepository.Way.between(RoundRepository.YARD, verrall), 25);
         rounds.setTravel(firm, RoundRepository.Way.between(RoundRepository.YARD, treloar), 9);

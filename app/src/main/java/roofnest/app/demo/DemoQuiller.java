@@ -49,10 +49,10 @@ class DemoQuiller {
                 Optional.empty(), 0));
         tools.scan(ref, "weir-steps");
         tools.changes.run(ref, Stage.SURVEY, () -> {
-            tools.networks.addOtherThing(ref.id(), "phones and tablets", 4);
-            tools.networks.addOtherThing(ref.id(), "television and loudspeakers", 3);
-            tools.networks.addOtherThing(ref.id(), "hive scales", 1);
-            tools.networks.addOtherThing(ref.id(), "printer", 1);
+            tools.otherThings.add(ref.id(), "phones and tablets", 4);
+            tools.otherThings.add(ref.id(), "television and loudspeakers", 3);
+            tools.otherThings.add(ref.id(), "hive scales", 1);
+            tools.otherThings.add(ref.id(), "printer", 1);
             long ida = tools.person(ref, "Ida Quiller", "ida@quiller.example", Access.Tie.LIVES_HERE, null);
             tools.person(ref, "Bram Quiller", "bram@quiller.example", Access.Tie.LIVES_HERE, null);
             tools.person(ref, "Hesper Quiller", "hesper@quiller.example", Access.Tie.LIVES_HERE, null);

@@ -1,5 +1,7 @@
 package roofnest.app.demo;
 
+import java.util.List;
+import java.util.ArrayList;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -15,7 +17,9 @@ import roofnest.app.firm.Staff;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.ready.AirScanRepository;
+import roofnest.app.records.AppointmentRepository;
 import roofnest.app.records.NetworkRepository;
+import roofnest.app.records.OtherThingRepository;
 import roofnest.app.records.RouterRepository;
 import roofnest.app.records.AccessRepository;
 import roofnest.app.records.CameraRepository;
@@ -38,7 +42,10 @@ class DemoTools {
     final CameraRepository cameras;
     final PromiseRepository promises;
     final ResidentRepository residents;
+    private final List<Runnable> wanted = new ArrayList<>();
     final NetworkRepository networks;
+    final AppointmentRepository appointments;
+    final OtherThingRepository otherThings;
     final AccessRepository access;
     final RouterRepository routers;
     private final AirScanRepository scans;
@@ -46,7 +53,9 @@ class DemoTools {
 
     DemoTools(
             HouseholdRepository households, Changes changes, CameraRepository cameras, PromiseRepository promises,
-            ResidentRepository residents, NetworkRepository networks, AccessRepository access, RouterRepository routers,
+            ResidentRepository residents, NetworkRepository networks, AppointmentRepository appointments, OtherThingRepository otherThings,
+            AccessRepository access,
+            RouterRepository routers,
             AirScanRepository scans,
             PlanDocument plans) {
         this.households = households;
@@ -55,6 +64,8 @@ class DemoTools {
         this.promises = promises;
         this.residents = residents;
         this.networks = networks;
+        this.appointments = appointments;
+        this.otherThings = otherThings;
         this.access = access;
         this.routers = routers;
         this.scans = scans;
@@ -62,11 +73,19 @@ class DemoTools {
     }
 
     HouseholdRef household(Staff staff, String name, String address, LocalDate due, String dueWhat) {
-        return new HouseholdRef(households.add(staff.firmId(), name, address, due, dueWhat), staff);
+        HouseholdRef ref = new HouseholdRef(households.add(staff.firmId(), name, address, due, dueWhat), staff);
+        wanted.add(() -> households.setDueByHand(ref.id(), due, dueWhat, staff.id(), true, households.get(ref.id()).particulars()));
+        return ref;
+    }
+
+    /** What is next at each household as its story has it, once all its work is told: reaching a stage makes it follow the work. */
+    void settleDues() {
+        wanted.forEach(Runnable::run);
+        wanted.clear();
     }
 
     long idOf(long firmId, String name) {
-        return households.overviewsOf(firmId).stream().map(HouseholdRepository.Overview::household)
+        return households.all(firmId).stream()
                 .filter(household -> household.name().equals(name)).findFirst().orElseThrow().id();
     }
 

@@ -31,13 +31,15 @@ class DemoWorld implements ApplicationRunner {
     private final DemoNeighbours neighbours;
     private final DemoMaltings maltings;
     private final DemoKilnLane kilnLane;
+    private final DemoTools tools;
     private final PriceBook prices;
     private final Clock clock;
 
     DemoWorld(FirmRepository firms, Hiring hiring, DemoQuiller quiller, DemoNeighbours neighbours, DemoMaltings maltings,
-            DemoKilnLane kilnLane, PriceBook prices, Clock clock) {
+            DemoKilnLane kilnLane, DemoTools tools, PriceBook prices, Clock clock) {
         this.maltings = maltings;
         this.kilnLane = kilnLane;
+        this.tools = tools;
         this.prices = prices;
         this.firms = firms;
         this.hiring = hiring;
@@ -65,6 +67,7 @@ class DemoWorld implements ApplicationRunner {
 
         long marram = hiring.foundFirm("Marram Lane", person("Petra Vayle", "petra@marramlane.example", Role.OWNER));
         neighbours.makeOther(marram, firms.findByEmail("petra@marramlane.example").orElseThrow(), today);
+        tools.settleDues();
         LOG.info("The demo world is loaded");
     }
 

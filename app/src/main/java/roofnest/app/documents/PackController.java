@@ -60,7 +60,7 @@ class PackController {
         Frame frame = frames.frame(ref, Stage.PROVE);
         PackView view = PackView.of(frame, frame.cameras(), trials.of(ref.id()), trials.signature(ref.id()));
         return workshop.answer("The hand-over pack", "pdf",
-                pdf.drawn("documents/pack", Map.of("pack", view, "frame", frame, "date", date())), pdf::of,
+                pdf.drawn("documents/pack", ref.staff().firmId(), Map.of("pack", view, "frame", frame, "date", date())), pdf::of,
                 made -> file("hand-over-pack", ref, made, "inline"));
     }
 
@@ -81,7 +81,8 @@ class PackController {
             secrets.revealHubPassword(ref.id(), hub.id(), hub.name(), ref.by(), "sealed sheet printed")
                     .ifPresent(password -> lines.add(new Sealed("Hub", hub.name(), password)));
         }
-        return file("sealed-sheet", ref, pdf.render("documents/sealed-sheet", Map.of("lines", lines, "frame", frame, "date", date())),
+        return file("sealed-sheet", ref,
+                pdf.render("documents/sealed-sheet", ref.staff().firmId(), Map.of("lines", lines, "frame", frame, "date", date())),
                 "attachment");
     }
 

@@ -8,6 +8,9 @@ import java.util.Locale;
 import java.util.Map;
 
 import org.springframework.stereotype.Component;
+
+import roofnest.app.firm.FirmRepository;
+
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
 
@@ -19,18 +22,22 @@ import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 @Component
 class Pdf {
     private final ITemplateEngine templates;
+    private final FirmRepository firms;
 
-    Pdf(ITemplateEngine templates) {
+    Pdf(ITemplateEngine templates, FirmRepository firms) {
         this.templates = templates;
+        this.firms = firms;
     }
 
-    byte[] render(String template, Map<String, Object> variables) {
-        return of(drawn(template, variables));
+    byte[] render(String template, long firmId, Map<String, Object> variables) {
+        return of(drawn(template, firmId, variables));
     }
 
-    /** A document as it will be printed, in XHTML. */
-    String drawn(String template, Map<String, Object> variables) {
-        return templates.process(template, new Context(Locale.ENGLISH, variables));
+    /** A document as it will be printed, in XHTML. @param firmId whose paper it is: its details stand at the head */
+    String drawn(String template, long firmId, Map<String, Object> variables) {
+        Context context = new Context(Locale.ENGLISH, variables);
+        context.setVariable("firm", firms.details(firmId));
+        return templates.process(template, context);
     }
 
     /** @param html well formed */

@@ -39,8 +39,8 @@ class QuotationController {
     Object quotation(HouseholdRef ref) {
         Frame frame = frames.frame(ref, Stage.READY);
         String date = LocalDate.now(clock).format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH));
-        String drawn = pdf.drawn("documents/quotation",
-                Map.of("kit", kits.view(ref, frame), "frame", frame, "date", date, "by", ref.by(), "firm", ref.staff().firmName()));
+        String drawn = pdf.drawn("documents/quotation", ref.staff().firmId(),
+                Map.of("kit", kits.view(ref, frame), "frame", frame, "date", date, "by", ref.by()));
         return workshop.answer("The quotation", "pdf", drawn, pdf::of, made -> file(ref, made));
     }
 

@@ -3,6 +3,7 @@ package roofnest.app.drawing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.LensSpec;
@@ -35,8 +36,11 @@ public record PictureView(
 
     public record Cell(String name, double x, double y, double width, double height) {}
 
-    /** @param path in pixels; the name stands at ({@code x}, {@code y}) */
-    public record ZoneShape(String name, String path, double x, double y) {}
+    /**
+     * @param path in pixels; the name stands at ({@code x}, {@code y})
+     * @param corners as shares of the picture, {@code across,down across,down …}
+     */
+    public record ZoneShape(String name, String path, double x, double y, String corners) {}
 
     public static PictureView of(House house, HouseholdFacts facts, Camera at, boolean night) {
         DeviceModel model = at.model();
@@ -73,7 +77,8 @@ public record PictureView(
         List<Projection.Pixel> outline = zone.corners().stream()
                 .map(corner -> new Projection.Pixel(corner.acrossShare() * lens.widthPx(), corner.downShare() * lens.heightPx())).toList();
         return new ZoneShape(zone.name(), Svg.pixels(outline), outline.stream().mapToDouble(Projection.Pixel::x).average().orElse(0),
-                outline.stream().mapToDouble(Projection.Pixel::y).average().orElse(0));
+                outline.stream().mapToDouble(Projection.Pixel::y).average().orElse(0),
+                zone.corners().stream().map(corner -> corner.acrossShare() + "," + corner.downShare()).collect(Collectors.joining(" ")));
     }
 
     private static boolean isPromised(HouseholdFacts facts, Place place) {

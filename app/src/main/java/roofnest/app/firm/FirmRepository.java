@@ -3,13 +3,17 @@ package roofnest.app.firm;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;
+import java.sql.Types;
 import java.time.OffsetDateTime;
+import java.util.Base64;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+
+import roofnest.app.web.StaleEdit;
 
 /** Firms and their people. */
 @Repository
@@ -68,11 +72,50 @@ public class FirmRepository {
                 .query(FirmRepository::staff).optional();
     }
 
+    /** What stands on the firm's papers and mails. */
+    public FirmDetails details(long firmId) {
+        return jdbc.sql("select name, address, phone, email, tax_number, mark, version from firm where id = :id").param("id", firmId)
+                .query((row, n) -> new FirmDetails(row.getString("name"), row.getString("address"), row.getString("phone"),
+                        row.getString("email"), row.getString("tax_number"), row.getBytes("mark") == null ? ""
+                                : "data:image/png;base64," + Base64.getEncoder().encodeToString(row.getBytes("mark")),
+                        row.getInt("version")))
+                .single();
+    }
+
+    /** Saves them, without the mark, if nobody saved them since their version. */
+    void change(long firmId, FirmDetails details) {
+        int rows = jdbc.sql("""
+            update firm
+            set name = :name, address = :address, phone = :phone, email = :email, tax_number = :tax, version = version + 1
+            where id = :id and version = :version
+            """)
+                .param("name", details.name())
+                .param("address", details.address())
+                .param("phone", details.phone())
+                .param("email", details.email())
+                .param("tax", details.taxNumber())
+                .param("id", firmId)
+                .param("version", details.version())
+                .update();
+        if (rows != 1) {
+            throw new StaleEdit("The firm's details", details.version(), details(firmId).version());
+        }
+    }
+
+    Optional<byte[]> mark(long firmId) {
+        return jdbc.sql("select mark from firm where id = :id and mark is not null").param("id", firmId).query(byte[].class).optional();
+    }
+
+    /** @param png null to take it off */
+    void setMark(long firmId, byte[] png) {
+        jdbc.sql("update firm set mark = :mark where id = :id").param("mark", png, Types.BINARY).param("id", firmId).update();
+    }
+
     public String name(long firmId) {
         return jdbc.sql("select name from firm where id = :id").param("id", firmId).query(String.class).single();
     }
 
-    List<Staff> peopleOf(long firmId) {
+    public List<Staff> peopleOf(long firmId) {
         return jdbc.sql("""
             select p.id, p.firm_id, f.name as firm_name, p.email, p.name, p.role, p.password_hash
             from person p join firm f on f.id = p.firm_id

@@ -1,5 +1,10 @@
 package roofnest.app.firm;
 
+import java.io.IOException;
+
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -7,13 +12,19 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 import roofnest.app.web.Form;
+import roofnest.app.web.NoSuchPage;
+import roofnest.app.web.PhotoFile;
+import roofnest.app.web.Says;
 
 /** The firm's own people; only its owner adds to them. */
 @Controller
 class PeopleController {
+    private static final int LONGEST_MARK_PX = 260;
+
     private final FirmRepository firms;
     private final Hiring hiring;
 
@@ -45,8 +56,36 @@ class PeopleController {
         return "redirect:/people";
     }
 
+    @PostMapping("/people/firm")
+    @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
+    @Says("The firm's details are kept. They stand on every paper and mail from now on.")
+    String firm(@AuthenticationPrincipal Staff staff, Form form, Model model) {
+        FirmDetails details = new FirmDetails(form.text("firmName", "the firm's name", 80), form.optionalText("firmAddress", 200),
+                form.phone("firmPhone"), form.raw("firmEmail").isBlank() ? "" : form.email("firmEmail", "an e-mail address"),
+                form.optionalText("taxNumber", 40), "", form.version());
+        return form.save(() -> firms.change(staff.firmId(), details)) ? "redirect:/people" : page(staff, model, form);
+    }
+
+    /** An empty file takes the mark off. */
+    @PostMapping("/people/firm/mark")
+    @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
+    @Says("The firm's mark is kept as it was drawn here.")
+    String mark(@AuthenticationPrincipal Staff staff, @RequestParam(required = false) MultipartFile mark, Form form, Model model)
+            throws IOException {
+        byte[] sent = mark == null ? new byte[0] : mark.getBytes();
+        return form.save("mark", () -> firms.setMark(staff.firmId(), sent.length == 0 ? null : PhotoFile.drawnSmall(sent, LONGEST_MARK_PX)))
+                ? "redirect:/people" : page(staff, model, form);
+    }
+
+    @GetMapping("/people/firm/mark.png")
+    ResponseEntity<byte[]> markPicture(@AuthenticationPrincipal Staff staff) {
+        byte[] png = firms.mark(staff.firmId()).orElseThrow(NoSuchPage::new);
+        return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.noCache()).body(png);
+    }
+
     private String page(Staff staff, Model model, Form form) {
         model.addAttribute("form", form);
+        model.addAttribute("details", firms.details(staff.firmId()));
         model.addAttribute("people", firms.peopleOf(staff.firmId()));
         model.addAttribute("roles", Staff.roles());
         return "people";

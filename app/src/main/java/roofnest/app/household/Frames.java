@@ -26,6 +26,11 @@ public class Frames {
         return frame(ref, stage, model, households.of(ref.id()));
     }
 
+    /** How far the household's work is. */
+    public Stage stageOf(HouseholdRef ref) {
+        return households.of(ref.id()).household().stage();
+    }
+
     /** The frame of a household that this request has read already. */
     public Frame frame(HouseholdRef ref, Stage stage, Model model, JudgedHousehold judged) {
         Frame frame = Frame.of(ref, stage, judged);

@@ -23,6 +23,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
+import roofnest.app.web.Says;
 import roofnest.app.firm.Staff;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
@@ -48,6 +49,7 @@ class ModelsController {
 
     @PostMapping("/models")
     @PreAuthorize("hasAuthority('REVEAL')")
+    @Says("The model is kept and can be put on plans.")
     String add(
             @AuthenticationPrincipal Staff staff, @RequestParam(defaultValue = "") String document,
             @RequestParam(required = false) MultipartFile file, Form form, Model model, RedirectAttributes flash) throws IOException {
@@ -119,6 +121,7 @@ class ModelsController {
 
     @PostMapping("/models/{key}/remove")
     @PreAuthorize("hasAuthority('REVEAL')")
+    @Says("The model is taken out.")
     String remove(@AuthenticationPrincipal Staff staff, @PathVariable String key) {
         models.remove(staff.firmId(), key);
         return "redirect:/models";

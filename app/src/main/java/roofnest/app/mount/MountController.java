@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
+import roofnest.app.web.Says;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.Changes;
@@ -38,6 +39,7 @@ class MountController {
 
     /** Sets the height that was chosen. */
     @PostMapping("/households/{household}/mount/{camera}/height")
+    @Says("The height is kept, and the promises judged by it.")
     String height(
             HouseholdRef ref, @PathVariable("camera") long cameraId, Form form, Model model) {
         double height = form.decimal("heightM", "a height", 0.2, 12, "m");
@@ -51,6 +53,7 @@ class MountController {
 
     /** Says that it hangs: only after it joined, so never before a live picture. */
     @PostMapping("/households/{household}/mount/{camera}/hung")
+    @Says("Noted as hung.")
     String hung(HouseholdRef ref, @PathVariable("camera") long cameraId, Form form, Model model) {
         boolean saved = form.save(() -> changes.run(ref, Stage.MOUNT, () -> {
             if (cameras.get(ref.id(), cameraId).camera().joined()) {

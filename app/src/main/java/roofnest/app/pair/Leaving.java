@@ -51,7 +51,7 @@ class Leaving {
             log.add(ref.id(), cameraId, LogRepository.Kind.NOTE, record.camera().name() + " (" + record.camera().model().fullName()
                     + (record.serial() == null ? "" : ", serial " + record.serial()) + ") taken out: " + to.words()
                     + ". Out of the account; card " + card.words() + "; " + owner + " said so.", LocalDate.now(clock), ref.by());
-            cameras.remove(ref.id(), cameraId);
+            cameras.remove(ref.id(), cameraId, ref.by());
             access.revokeCamera(ref.id(), cameraId);
             secrets.forgetCamera(ref.id(), cameraId);
         });
@@ -68,7 +68,7 @@ class Leaving {
             log.add(ref.id(), null, LogRepository.Kind.NOTE, hub.name() + " taken out"
                     + (names.isEmpty() ? "" : ", and with it " + String.join(", ", names)) + ". " + owner + " said so.",
                     LocalDate.now(clock), ref.by());
-            hubs.remove(ref.id(), hubId);
+            hubs.remove(ref.id(), hubId, ref.by());
             secrets.forgetHub(ref.id(), hubId);
             return names;
         });

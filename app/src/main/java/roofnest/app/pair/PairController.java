@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
+import roofnest.app.web.Says;
 import roofnest.app.firm.Staff;
 import roofnest.app.household.Frames;
 import roofnest.app.records.CameraRepository;
@@ -78,6 +79,7 @@ class PairController {
     }
 
     @PostMapping("/households/{household}/pair/runs")
+    @Says("The run stands at its first open step.")
     String start(HouseholdRef ref, @RequestParam("camera") long cameraId, @RequestParam PairingMethod.Way way,
             @RequestParam(defaultValue = "THROUGH_SETTINGS") PhoneKind phone, @RequestParam(defaultValue = "false") boolean atPlace,
             @RequestParam(defaultValue = "false") boolean bench) {
@@ -85,6 +87,7 @@ class PairController {
     }
 
     @PostMapping("/households/{household}/pair/hub-runs")
+    @Says("The run stands at its first open step.")
     String startHub(HouseholdRef ref, @RequestParam(defaultValue = "") String hub, @RequestParam PairingMethod.Way way,
             @RequestParam(defaultValue = "THROUGH_SETTINGS") PhoneKind phone, @RequestParam(defaultValue = "false") boolean bench) {
         return toRun(ref, runs.startHub(ref, hub, way, phone, bench));
@@ -98,6 +101,7 @@ class PairController {
     }
 
     @PostMapping("/households/{household}/pair/runs/{run}/bench/fault")
+    @Says("The fault is set for this bench.")
     String fault(HouseholdRef ref, @PathVariable("run") long runId, @RequestParam String fault) {
         desk.setFault(runs.port(ref, runId), RunController.faultOf(fault));
         return toRun(ref, runId);

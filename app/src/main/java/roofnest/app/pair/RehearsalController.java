@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 
+import roofnest.app.web.Says;
 import roofnest.app.firm.Staff;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.HouseholdRef;
@@ -40,6 +41,7 @@ class RehearsalController {
     }
 
     @PostMapping("/rehearsals")
+    @Says("The rehearsal has begun.")
     String start(@AuthenticationPrincipal Staff staff, @RequestParam(defaultValue = "1") int exercise,
             @RequestParam(defaultValue = "false") boolean surprise, @RequestParam(defaultValue = "4") int speed) {
         return toRun(rehearsals.start(staff, exercise, surprise, speed));
@@ -47,6 +49,7 @@ class RehearsalController {
 
     /** The job of a household, rehearsed. */
     @PostMapping("/households/{household}/pair/rehearse")
+    @Says("The rehearsal of this job has begun. Nothing of it goes back to the household.")
     String startJob(HouseholdRef ref, @RequestParam(defaultValue = "false") boolean surprise, @RequestParam(defaultValue = "4") int speed) {
         return toRun(rehearsals.startJob(ref, households.get(ref.id()).title(), surprise, speed));
     }

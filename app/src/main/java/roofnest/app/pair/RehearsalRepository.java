@@ -69,8 +69,9 @@ class RehearsalRepository {
     /** A part of a job, as the house was when its rehearsal began. @param address recipe for a fixed address; null when none is needed */
     record JobPart(String modelKey, boolean hub, PairingMethod.Way way, Place place, String address) {}
 
-    long startJob(Staff staff, String job, List<JobPart> parts, Set<Fault> hidden, int speed) {
+    long startJob(Staff staff, long householdId, String job, List<JobPart> parts, Set<Fault> hidden, int speed) {
         long id = insert(staff, null, job, hidden, speed);
+        jdbc.sql("update rehearsal set of_household = :household where id = :id").param("household", householdId).param("id", id).update();
         for (int i = 0; i < parts.size(); i++) {
             JobPart part = parts.get(i);
             jdbc.sql(

@@ -115,7 +115,7 @@ class Rehearsals {
         }
         Exercise exercise = ofJob(title, parts);
         Set<Fault> hidden = hidden(exercise, ref.staff(), surprise);
-        long id = rehearsals.startJob(ref.staff(), title, parts, hidden, speed);
+        long id = rehearsals.startJob(ref.staff(), ref.id(), title, parts, hidden, speed);
         begin(id, exercise, 0, hidden, ref.by());
         return id;
     }

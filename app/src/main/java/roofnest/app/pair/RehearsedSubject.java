@@ -39,6 +39,11 @@ record RehearsedSubject(Joinable device) implements Subject {
     }
 
     @Override
+    public Optional<String> serialElsewhere(String serial) {
+        return Optional.empty();
+    }
+
+    @Override
     public void keepSticker(String serial, String kept) {
         // Nothing of a rehearsal is written down.
     }

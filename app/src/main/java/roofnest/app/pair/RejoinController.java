@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
+import roofnest.app.web.Says;
 import roofnest.app.household.Frames;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
@@ -102,6 +103,7 @@ class RejoinController {
     }
 
     @PostMapping("/households/{household}/pair/rejoin/begin")
+    @Says("The rejoining has begun.")
     String beginRejoin(HouseholdRef ref) {
         changes.unjudged(ref, Stage.PAIR, () -> {
             rejoins.begin(ref.id(), ref.by());
@@ -111,6 +113,7 @@ class RejoinController {
     }
 
     @PostMapping("/households/{household}/pair/rejoin/back")
+    @Says("Noted.")
     String back(HouseholdRef ref, @RequestParam("camera") long cameraId, @RequestParam(defaultValue = "true") boolean back) {
         changes.aside(ref.id(), () -> {
             cameras.get(ref.id(), cameraId);
@@ -121,6 +124,7 @@ class RejoinController {
     }
 
     @PostMapping("/households/{household}/pair/rejoin/over")
+    @Says("The rejoining is over.")
     String rejoinOver(HouseholdRef ref) {
         changes.aside(ref.id(), () -> {
             rejoins.over(ref.id());

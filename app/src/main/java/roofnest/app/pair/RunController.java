@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
+import roofnest.app.web.Says;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
@@ -64,11 +65,13 @@ class RunController {
     }
 
     @PostMapping("/fill")
+    @Says("Written down.")
     String fill(RunPort port, @RequestParam String step, Form form, Model model) {
         return form.save(() -> desk.fill(port, step, form)) ? "redirect:" + port.path() : page(port, form, model);
     }
 
     @PostMapping("/way")
+    @Says("Going on by this way.")
     String changeWay(RunPort port, @RequestParam PairingMethod.Way way) {
         return "redirect:" + desk.changeWay(port, way).path();
     }

@@ -26,7 +26,7 @@ class RunForms {
                 subject.settle(settled.firmware(), settled.recovery());
                 return settled.note();
             });
-            case STICKER -> sticker(form).map(sticker -> {
+            case STICKER -> sticker(subject, form).map(sticker -> {
                 subject.keepSticker(sticker.serial(), sticker.kept());
                 return "serial " + sticker.serial();
             });
@@ -69,9 +69,11 @@ class RunForms {
 
     private record Sticker(String serial, String kept) {}
 
-    private static Optional<Sticker> sticker(Form form) {
+    private static Optional<Sticker> sticker(Subject subject, Form form) {
         Sticker sticker = new Sticker(form.text("serial", "the serial from the sticker", 40),
                 form.text("stickerKept", "where the sticker is kept", 120));
+        subject.serialElsewhere(sticker.serial()).ifPresent(other -> form.fault("serial", "This serial is that of " + other
+                + " already. Two devices never share one: look at the sticker again, or correct the other."));
         return form.ok() ? Optional.of(sticker) : Optional.empty();
     }
 

@@ -367,7 +367,7 @@ public class Runs {
         /** What else has to rejoin, once the network was changed from what it was first written down as. */
         private int thingsToRejoin() {
             boolean changed = networks.find(ref.id()).filter(network -> network.version() > 1).isPresent();
-            return changed ? site.household().facts().otherThings() : 0;
+            return changed ? Math.max(0, site.household().facts().otherThings()) : 0;
         }
 
         @Override

@@ -24,6 +24,9 @@ interface Subject {
 
     void settle(String firmware, String recoveryAddress);
 
+    /** What else of the firm's has this serial already, in words; empty when nothing has. */
+    Optional<String> serialElsewhere(String serial);
+
     void keepSticker(String serial, String kept);
 
     void rename(String name, String room);

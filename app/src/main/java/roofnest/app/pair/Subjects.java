@@ -87,6 +87,11 @@ class Subjects {
         }
 
         @Override
+        public Optional<String> serialElsewhere(String serial) {
+            return cameras.otherOfSerial(ref.staff().firmId(), serial, record.id());
+        }
+
+        @Override
         public void keepSticker(String serial, String kept) {
             cameras.keepSticker(ref.id(), record.id(), serial, kept);
         }
@@ -153,6 +158,11 @@ class Subjects {
         @Override
         public void settle(String firmware, String recoveryAddress) {
             hubs.settle(ref.id(), hub.id(), firmware);
+        }
+
+        @Override
+        public Optional<String> serialElsewhere(String serial) {
+            return cameras.otherOfSerial(ref.staff().firmId(), serial, 0);
         }
 
         @Override

@@ -50,7 +50,9 @@ class PreparationController {
     String tick(@PathVariable String token, @RequestParam(defaultValue = "") String item,
             @RequestParam(defaultValue = "true") boolean ready, RedirectAttributes flash) {
         long household = preparations.open(token);
-        return said(token, flash, "", Map.of(), () -> preparations.tick(household, item, ready));
+        // Back to the thing that was ticked, not to the top of the page.
+        return said(token, flash, "", Map.of(), () -> preparations.tick(household, item, ready))
+                + (item.matches("[a-z0-9-]{1,40}") ? "#have-" + item : "");
     }
 
     @PostMapping("/prepare/{token}/wifi")
@@ -84,6 +86,26 @@ class PreparationController {
             @RequestParam(defaultValue = "true") boolean livesHere, RedirectAttributes flash) {
         long household = preparations.open(token);
         return said(token, flash, "", Map.of("typedPerson", person), () -> preparations.person(household, person, livesHere));
+    }
+
+    @PostMapping("/prepare/{token}/visit")
+    String confirm(@PathVariable String token, @RequestParam(defaultValue = "0") int sequence, RedirectAttributes flash) {
+        long household = preparations.open(token);
+        return said(token, flash, "Thank you, the time is confirmed.", Map.of(), () -> preparations.confirm(household, sequence));
+    }
+
+    @PostMapping("/prepare/{token}/visit/other")
+    String propose(@PathVariable String token, @RequestParam(defaultValue = "") String other, RedirectAttributes flash) {
+        long household = preparations.open(token);
+        return said(token, flash, "Thank you. We have your wish and shall call you; until then nothing is confirmed.",
+                Map.of("typedOther", other), () -> preparations.propose(household, other));
+    }
+
+    @GetMapping("/prepare/{token}/visit.ics")
+    ResponseEntity<String> calendar(@PathVariable String token) {
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8")).cacheControl(CacheControl.noStore())
+                .header("Content-Disposition", "attachment; filename=\"visit.ics\"")
+                .body(preparations.calendar(preparations.open(token)).orElseThrow(NoSuchPage::new));
     }
 
     /** Does it, or says why not; either way back to the list. */

@@ -13,6 +13,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 import jakarta.servlet.http.HttpServletRequest;
 
+import roofnest.app.web.Says;
 import roofnest.app.records.ResidentRepository;
 import roofnest.app.household.Frames;
 import roofnest.app.web.Form;
@@ -53,12 +54,14 @@ class PreparationOfficeController {
     }
 
     @PostMapping("/households/{household}/ready/preparation/revoke")
+    @Says("The link opens nothing any more.")
     String revoke(HouseholdRef ref) {
         repository.revoke(ref.id());
         return toSheet(ref);
     }
 
     @PostMapping("/households/{household}/ready/preparation/people")
+    @Says("Taken over into the people of the house.")
     String takePeopleOver(HouseholdRef ref) {
         preparations.takePeopleOver(ref);
         return toSheet(ref);

@@ -75,21 +75,31 @@ class PreparationRepository {
                 .query(String.class).list());
     }
 
-    /** What was ticked in each of several households. */
-    Map<Long, Set<String>> tickedByAll(List<Long> households) {
-        Map<Long, Set<String>> ticked = new HashMap<>();
-        jdbc.sql("select household_id, item from prepared_item where household_id = any(:households)")
-                .param("households", households.toArray(Long[]::new))
-                .query(row -> {
-                    ticked.computeIfAbsent(row.getLong("household_id"), id -> new HashSet<>()).add(row.getString("item"));
-                });
-        return ticked;
+    /** What a household has at hand. @param items that were ticked */
+    record AtHand(Set<String> items, boolean photographed, boolean wifiKnown) {
+        static final AtHand NOTHING = new AtHand(Set.of(), false, false);
     }
 
-    /** Those of several households that have sent a picture. */
-    Set<Long> photographed(List<Long> households) {
-        return new HashSet<>(jdbc.sql("select distinct household_id from household_photo where household_id = any(:households)")
-                .param("households", households.toArray(Long[]::new)).query(Long.class).list());
+    /** Of several households at once. */
+    Map<Long, AtHand> atHand(List<Long> households) {
+        Map<Long, AtHand> all = new HashMap<>();
+        jdbc.sql("""
+            select h.id, array(select item from prepared_item where household_id = h.id) as items,
+                   exists (select from household_photo where household_id = h.id) as photographed,
+                   exists (select from network n
+                           where n.household_id = h.id and n.for_cameras and n.removed_at is null
+                             and (n.security = 'OPEN' or exists (
+                               select from secret s
+                               where s.household_id = h.id and s.network_id = n.id and s.kind = 'WIFI_PASSWORD'))) as wifi
+            from household h
+            where h.id = any(:households)
+            """)
+                .param("households", households.toArray(Long[]::new))
+                .query(row -> {
+                    all.put(row.getLong("id"), new AtHand(Set.of((String[]) row.getArray("items").getArray()),
+                            row.getBoolean("photographed"), row.getBoolean("wifi")));
+                });
+        return all;
     }
 
     void tick(long householdId, String item, boolean ready) {

@@ -3,6 +3,7 @@ package roofnest.app.prepare;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.OffsetDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -18,6 +19,12 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 import roofnest.app.firm.FirmRepository;
+import net.fortuna.ical4j.model.component.VEvent;
+import net.fortuna.ical4j.model.property.Sequence;
+
+import roofnest.app.records.AppointmentRepository;
+import roofnest.app.web.CalendarFile;
+import roofnest.core.lang.Text;
 import roofnest.app.records.ResidentRepository;
 import roofnest.app.records.Household;
 import roofnest.app.records.Changes;
@@ -59,12 +66,14 @@ public class Preparations {
     private final NetworkRepository networks;
     private final ResidentRepository residents;
     private final FirmRepository firms;
+    private final AppointmentRepository appointments;
     private final Clock clock;
 
     Preparations(
             PreparationRepository preparations, LinkTokens tokens, MailRepository mail, HouseholdRepository households,
             Changes changes, CameraRepository cameras,
-            NetworkRepository networks, ResidentRepository residents, FirmRepository firms, Clock clock) {
+            NetworkRepository networks, ResidentRepository residents, FirmRepository firms,
+            AppointmentRepository appointments, Clock clock) {
         this.preparations = preparations;
         this.tokens = tokens;
         this.mail = mail;
@@ -74,6 +83,7 @@ public class Preparations {
         this.networks = networks;
         this.residents = residents;
         this.firms = firms;
+        this.appointments = appointments;
         this.clock = clock;
     }
 
@@ -83,10 +93,13 @@ public class Preparations {
     /**
      * How far a household is.
      *
+     * @param day of the visit that was agreed; empty when none was
+     * @param visit null when none was agreed
      * @param progress in words
      * @param missing what is not there yet, the Wi-Fi and the label's photo included
      */
-    record State(String firm, String address, String day, List<Item> items, boolean wifiKnown, List<PreparationRepository.Photo> photos,
+    record State(String firm, String address, String day, AppointmentRepository.Appointment visit, List<Item> items, boolean wifiKnown,
+            List<PreparationRepository.Photo> photos,
             List<PreparationRepository.ToldPerson> people,
             String progress, List<String> missing) {}
 
@@ -99,7 +112,7 @@ public class Preparations {
         Household household = households.get(ref.id());
         mail.send(ref.id(), to, "Before we come to " + household.address(),
                 "Good day,\n" + ref.by() + " of " + ref.staff().firmName() + " comes to put in your cameras"
-                        + (household.dueOn() == null ? "" : " on " + DAY.format(household.dueOn()))
+                        + agreed(ref.id()).map(visit -> " on " + when(visit)).orElse(". We have not agreed on a day yet")
                         + ". Please open the link on your phone and tick off what you have at hand. It needs no password, and is good for "
                         + GOOD_FOR.toDays() + " days.",
                 site + "/prepare/" + token);
@@ -120,9 +133,56 @@ public class Preparations {
         List<String> missing = missing(items, wifi, !photos.isEmpty());
         int all = items.size() + 2;
         return new State(firms.name(household.firmId()), household.address(),
-                household.dueOn() == null ? "" : DAY.format(household.dueOn()),
+                agreed(householdId).map(Preparations::when).orElse(""), agreed(householdId).orElse(null),
                 items, wifi, photos, preparations.people(householdId),
                 Preparation.progress(all - missing.size(), all), missing);
+    }
+
+    /** Only what was agreed is told to the household. */
+    private Optional<AppointmentRepository.Appointment> agreed(long householdId) {
+        return appointments.of(householdId).filter(AppointmentRepository.Appointment::agreed)
+                .filter(visit -> !visit.on().isBefore(LocalDate.now(clock)));
+    }
+
+    private static String when(AppointmentRepository.Appointment visit) {
+        return DAY.format(visit.on()) + ", " + visit.window().clock();
+    }
+
+    /** The household says yes to the time that it was shown. */
+    void confirm(long householdId, int sequence) {
+        changes.aside(householdId, () -> {
+            if (!appointments.confirm(householdId, sequence)) {
+                throw new Conflict("The time was changed meanwhile. Look at it once more.");
+            }
+            return null;
+        });
+    }
+
+    void propose(long householdId, String words) {
+        String line = words.strip();
+        if (line.isEmpty() || line.length() > 200 || Text.hasControls(line)) {
+            throw new BadInput("Say in a line when it suits you better.");
+        }
+        changes.aside(householdId, () -> {
+            if (!appointments.propose(householdId, line)) {
+                throw new Conflict("There is no agreed time any more; we shall call you.");
+            }
+            return null;
+        });
+    }
+
+    /** The visit for the household's own calendar: the same event however often it is moved. Empty when none is agreed. */
+    Optional<String> calendar(long householdId) {
+        Household household = households.get(householdId);
+        return agreed(householdId).map(visit -> {
+            CalendarFile file = new CalendarFile("Visit", clock);
+            LocalDateTime from = visit.on().atStartOfDay().plusMinutes(visit.window().fromMinute());
+            VEvent event = new VEvent(from, from.plusMinutes(Math.max(30, visit.window().minutes())),
+                    firms.name(household.firmId()) + " puts in the cameras");
+            event.add(new Sequence(visit.sequence()));
+            file.add(event, "visit-of-household-" + householdId, "They come " + visit.window().clock() + ".");
+            return file.toString();
+        });
     }
 
     private static List<Item> items(List<Camera> planned, Set<String> ticked) {
@@ -145,13 +205,15 @@ public class Preparations {
 
     /** How many things households have not at hand yet. */
     public Map<Long, Integer> lacking(List<Long> households) {
+        if (households.isEmpty()) {
+            return Map.of();
+        }
         Map<Long, List<Camera>> planned = cameras.ofAll(households);
-        Map<Long, Set<String>> ticked = preparations.tickedByAll(households);
-        Set<Long> known = networks.known(households);
-        Set<Long> photographed = preparations.photographed(households);
-        return households.stream().collect(Collectors.toMap(id -> id,
-                id -> missing(items(planned.getOrDefault(id, List.of()), ticked.getOrDefault(id, Set.of())), known.contains(id),
-                        photographed.contains(id)).size()));
+        Map<Long, PreparationRepository.AtHand> atHand = preparations.atHand(households);
+        return households.stream().collect(Collectors.toMap(id -> id, id -> {
+            PreparationRepository.AtHand there = atHand.getOrDefault(id, PreparationRepository.AtHand.NOTHING);
+            return missing(items(planned.getOrDefault(id, List.of()), there.items()), there.wifiKnown(), there.photographed()).size();
+        }));
     }
 
     void tick(long householdId, String key, boolean ready) {

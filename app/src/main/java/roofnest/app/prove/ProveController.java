@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
+import roofnest.app.web.Says;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.Changes;
@@ -56,6 +57,7 @@ class ProveController {
     }
 
     @PostMapping("/households/{household}/prove/{camera}/trials")
+    @Says("The test has begun. Confirm below what was seen.")
     String begin(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam String kind) {
         TrialRepository.Kind named = Arrays.stream(TrialRepository.Kind.values()).filter(k -> k.name().equals(kind)).findFirst()
                 .orElseThrow(() -> new BadInput("There is no such test."));
@@ -68,6 +70,7 @@ class ProveController {
     }
 
     @PostMapping("/households/{household}/prove/trials/{trial}/confirm")
+    @Says("The result is noted.")
     String confirm(
             HouseholdRef ref, @PathVariable("trial") long trialId, Form form, Model model) {
         boolean passed = form.raw("passed").equals("true");
@@ -78,6 +81,7 @@ class ProveController {
     }
 
     @PostMapping("/households/{household}/prove/signature")
+    @Says("The signature is kept.")
     String sign(HouseholdRef ref, Form form, Model model) {
         String name = form.text("signer", "the name of whoever signs", 80);
         String strokes = form.raw("strokes");

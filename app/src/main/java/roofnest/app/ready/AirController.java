@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
+import roofnest.app.web.Says;
 import roofnest.app.household.Frames;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.NetworkRepository;
@@ -48,6 +49,7 @@ class AirController {
     }
 
     @PostMapping("/households/{household}/ready/air")
+    @Says("The scan is kept.")
     String keep(HouseholdRef ref, @RequestParam(required = false) String pasted, @RequestParam(required = false) MultipartFile file)
             throws IOException {
         String text
@@ -64,12 +66,14 @@ class AirController {
     }
 
     @PostMapping("/households/{household}/ready/air/remove")
+    @Says("The scan is taken out.")
     String remove(HouseholdRef ref) {
         scans.remove(ref.id());
         return toSheet(ref);
     }
 
     @PostMapping("/households/{household}/ready/air/take")
+    @Says("Bands and security are written down as the scan heard them.")
     String take(HouseholdRef ref) {
         Optional<Scan> scan = scans.of(ref.id()).map(printed -> ScanText.read(printed.text()));
         work.takeAsHeard(ref, scan.orElseThrow(() -> new BadInput("There is no scan to take it from.")));

@@ -96,7 +96,7 @@ public class Hours {
                 .map(camera -> new FitMatrix.Device(camera.name(), camera.model())).toList();
         Optional<FitMatrix.Plan> atRouter = frame.facts().network().flatMap(network -> FitMatrix.cheapest(network,
                 routers.of(frame.household().id()).makesNames(), waiting, frame.facts().otherThings()));
-        int rejoining = atRouter.map(FitMatrix.Plan::rejoining).orElse(0);
+        int rejoining = Math.max(0, atRouter.map(FitMatrix.Plan::rejoining).orElse(0));
         long people = frame.facts().access().people().stream().filter(person -> person.tie() == Access.Tie.LIVES_HERE).count();
         return new Job(atRouter.map(plan -> plan.minutes() - rejoining * SafeCredentials.MINUTES_A_THING).orElse(0.0), rejoining,
                 (int) people, work, own.pace());

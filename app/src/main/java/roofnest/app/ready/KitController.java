@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
+import roofnest.app.web.Says;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.web.BadInput;
@@ -49,6 +50,7 @@ class KitController {
     }
 
     @PostMapping("/households/{household}/ready/kit/check")
+    @Says("Noted.")
     String check(HouseholdRef ref, @RequestParam(defaultValue = "") String item, @RequestParam(defaultValue = "true") boolean inVan) {
         if (KitView.kit(frames.frame(ref, Stage.READY)).stream().noneMatch(line -> line.key().equals(item))) {
             throw new BadInput("There is no such thing on the list.");
@@ -85,6 +87,7 @@ class KitController {
     /** Prices are the firm's: they count for every job from now on. */
     @PostMapping("/households/{household}/ready/kit/prices")
     @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
+    @Says("The prices are kept; they count for every job from now on.")
     String setPrices(HouseholdRef ref, Form form, Model model) {
         long firm = ref.staff().firmId();
         List<KitView.PriceField> fields = kits.view(ref, frames.frame(ref, Stage.READY)).prices();
@@ -98,6 +101,8 @@ class KitController {
         int version = form.version();
         boolean saved = form.save(() -> transaction.executeWithoutResult(status -> {
             prices.setMoney(firm, new PriceBook.Money(currency, tax, version));
+            fields.stream().filter(field -> form.has(field.field()) && form.raw(field.field()).isBlank())
+                    .forEach(field -> prices.clear(firm, field.key()));
             fields.stream().filter(field -> !form.raw(field.field()).isBlank()).forEach(field -> prices.set(firm, field.key(),
                     Math.round(100 * form.decimal(field.field(), "a price", 0, 1_000_000, "at most"))));
         }));

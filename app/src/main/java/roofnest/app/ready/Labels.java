@@ -57,11 +57,10 @@ class Labels {
         return changes.make(ref, Stage.READY, () -> {
             CameraRepository.Record camera = camera(ref, cameraId, label);
             String serial = label.serial().or(label::deviceId).orElseThrow();
-            cameras.records(ref.id()).stream().filter(other -> other.id() != camera.id() && serial.equals(other.serial())).findFirst()
-                    .ifPresent(other -> {
-                        throw new BadInput("Serial " + serial + " is " + other.camera().name()
-                                + "'s already. Two devices never share one: look at the sticker again.");
-                    });
+            cameras.otherOfSerial(ref.staff().firmId(), serial, camera.id()).ifPresent(other -> {
+                throw new BadInput("Serial " + serial + " is that of " + other
+                        + " already. Two devices never share one: look at the sticker again.");
+            });
             cameras.keepLabel(ref.id(), camera.id(),
                     new CameraRepository.Label(serial, label.deviceId().orElse(null), kept.isBlank() ? null : kept.strip(), ref.by()));
             label.initialPassword().ifPresent(password -> secrets.sealInitialPassword(ref.id(), camera.id(), password, ref.by()));

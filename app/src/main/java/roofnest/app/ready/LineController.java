@@ -8,6 +8,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
+import roofnest.app.web.Says;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.Changes;
@@ -36,6 +37,7 @@ class LineController {
     }
 
     @PostMapping("/households/{household}/ready/line")
+    @Says("The line is written down.")
     String save(HouseholdRef ref, Form form, Model model) {
         Optional<RouterRepository.Router> router = RouterForm.read(form);
         return form.save(() -> changes.run(ref, Stage.READY, () -> routers.save(ref.id(), router.orElseThrow())))

@@ -11,6 +11,7 @@ import roofnest.app.household.Frame;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.NetworkRepository;
+import roofnest.app.records.OtherThingRepository;
 import roofnest.app.records.RouterRepository;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.NoSuchPage;
@@ -29,18 +30,20 @@ public class Networks {
     private final Changes changes;
     private final NetworkRepository networks;
     private final RouterRepository routers;
+    private final OtherThingRepository otherThings;
 
-    Networks(Changes changes, NetworkRepository networks, RouterRepository routers) {
+    Networks(Changes changes, NetworkRepository networks, RouterRepository routers, OtherThingRepository otherThings) {
         this.changes = changes;
         this.networks = networks;
         this.routers = routers;
+        this.otherThings = otherThings;
     }
 
     ReadyView.Stored stored(long householdId) {
         List<NetworkRepository.NetworkRow> rows = networks.all(householdId);
         return new ReadyView.Stored(rows, rows.stream().map(row -> networks.withPassword(householdId, row)).toList(),
                 routers.of(householdId).makesNames(),
-                networks.otherThings(householdId));
+                otherThings.of(householdId));
     }
 
     /** Notes that these changes were made at the router. A network for cameras alone becomes a further one, which they join. */
@@ -58,6 +61,10 @@ public class Networks {
         boolean another = plan.changes().contains(NetworkChange.CAMERA_NETWORK) || plan.changes().contains(NetworkChange.ACCESS_POINT);
         changes.run(ref, Stage.READY, () -> {
             networks.save(ref.id(), another ? 0 : row.id(), plan.after(), another ? 0 : row.version(), ref.by());
+            if (plan.changes().contains(NetworkChange.PAIR_WITHOUT_5)) {
+                networks.all(ref.id()).stream().filter(each -> each.name().equals(plan.after().name())).findFirst()
+                        .ifPresent(each -> networks.switchFiveOff(ref.id(), each.id(), ref.by()));
+            }
             if (another) {
                 networks.all(ref.id()).stream().filter(each -> each.name().equals(plan.after().name())).findFirst()
                         .ifPresent(each -> networks.chooseForCameras(ref.id(), each.id()));

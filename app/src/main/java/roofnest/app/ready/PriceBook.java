@@ -58,6 +58,11 @@ public class PriceBook {
         return prices;
     }
 
+    /** Takes a price out: the line is unpriced again, and says so. */
+    void clear(long firmId, String key) {
+        jdbc.sql("delete from price where firm_id = :firm and item_key = :key").param("firm", firmId).param("key", key).update();
+    }
+
     public void set(long firmId, String key, long cents) {
         jdbc.sql("""
             insert into price (firm_id, item_key, cents)

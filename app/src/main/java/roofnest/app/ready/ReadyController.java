@@ -19,8 +19,11 @@ import roofnest.app.household.Frames;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.NetworkRepository;
+import roofnest.app.records.OtherThingRepository;
 import roofnest.app.secrets.SecretStore;
+import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
+import roofnest.app.web.Says;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.PhotoCodes;
 import roofnest.app.web.StaleEdit;
@@ -37,13 +40,16 @@ class ReadyController {
     private final Changes changes;
     private final NetworkRepository networks;
     private final Networks work;
+    private final OtherThingRepository otherThings;
     private final SecretStore secrets;
 
-    ReadyController(Frames frames, Changes changes, NetworkRepository networks, Networks work, SecretStore secrets) {
+    ReadyController(Frames frames, Changes changes, NetworkRepository networks, Networks work, OtherThingRepository otherThings,
+            SecretStore secrets) {
         this.frames = frames;
         this.changes = changes;
         this.networks = networks;
         this.work = work;
+        this.otherThings = otherThings;
         this.secrets = secrets;
     }
 
@@ -54,6 +60,7 @@ class ReadyController {
     }
 
     @PostMapping("/households/{household}/ready/network")
+    @Says("The network is saved.")
     String save(HouseholdRef ref, Form form, Model model) {
         int version = form.version();
         long id = form.has("network") ? form.whole("network", "the network", 0, Integer.MAX_VALUE, "networks")
@@ -71,14 +78,16 @@ class ReadyController {
     }
 
     @PostMapping("/households/{household}/ready/networks/{network}/cameras")
+    @Says("From now on cameras join this network.")
     String forCameras(HouseholdRef ref, @PathVariable long network) {
         changes.run(ref, Stage.READY, () -> networks.chooseForCameras(ref.id(), network));
         return toSheet(ref);
     }
 
     @PostMapping("/households/{household}/ready/networks/{network}/remove")
+    @Says("The network is taken out, and its password has left the sealed store.")
     String remove(HouseholdRef ref, @PathVariable long network) {
-        changes.run(ref, Stage.READY, () -> networks.remove(ref.id(), network));
+        changes.run(ref, Stage.READY, () -> networks.remove(ref.id(), network, ref.by()));
         return toSheet(ref);
     }
 
@@ -138,11 +147,42 @@ class ReadyController {
     }
 
     @PostMapping("/households/{household}/ready/things")
+    @Says("Counted.")
     String addThing(HouseholdRef ref, Form form, Model model) {
         String name = form.text("thing", "what else is on the Wi-Fi", 60);
         int howMany = form.whole("howMany", "how many", 1, 99, "things");
-        return form.save(() -> changes.run(ref, Stage.READY, () -> networks.addOtherThing(ref.id(), name, howMany)))
+        return form.save(() -> changes.run(ref, Stage.READY, () -> otherThings.add(ref.id(), name, howMany)))
                 ? toSheet(ref) : page(ref, model, form, ReadyView.Asked.of("", List.of()));
+    }
+
+    @PostMapping("/households/{household}/ready/things/{thing}/remove")
+    @Says("Taken out. It can be brought back from the household’s own sheet.")
+    String removeThing(HouseholdRef ref, @PathVariable long thing) {
+        changes.run(ref, Stage.READY, () -> {
+            if (!otherThings.remove(ref.id(), thing, ref.by())) {
+                throw new Conflict("Somebody else took this out meanwhile.");
+            }
+        });
+        return toSheet(ref);
+    }
+
+    /** Nothing beside what stands there: looked at, and not only not written down. */
+    @PostMapping("/households/{household}/ready/things/counted")
+    @Says("Noted as counted.")
+    String counted(HouseholdRef ref) {
+        changes.run(ref, Stage.READY, () -> otherThings.counted(ref.id()));
+        return toSheet(ref);
+    }
+
+    @PostMapping("/households/{household}/ready/networks/{network}/five-on")
+    @Says("5 GHz is on again, and both bands are written down.")
+    String fiveOn(HouseholdRef ref, @PathVariable long network) {
+        changes.run(ref, Stage.READY, () -> {
+            if (!networks.switchFiveOn(ref.id(), network)) {
+                throw new Conflict("Somebody else noted this meanwhile.");
+            }
+        });
+        return toSheet(ref);
     }
 
     private String page(HouseholdRef ref, Model model, Form form, ReadyView.Asked asked) {

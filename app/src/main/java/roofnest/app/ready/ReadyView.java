@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 
 import roofnest.app.household.Frame;
 import roofnest.app.records.NetworkRepository;
+import roofnest.app.records.OtherThingRepository;
 import roofnest.app.web.Form;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.DeviceModel;
@@ -34,7 +35,7 @@ record ReadyView(
         List<NetworkRepository.NetworkRow> networks, Optional<NetworkRepository.NetworkRow> edited, boolean passwordSealed,
         List<Line> lines,
         Optional<Suggestion> suggestion, List<Change> changes, Optional<Outcome> chosen, Optional<Outcome> cheapest, boolean allJoin,
-        List<NetworkRepository.OtherThing> things, String rejoinCost, List<Band> bands, List<WifiSecurity> securities) {
+        List<OtherThingRepository.OtherThing> things, String rejoinCost, List<Band> bands, List<WifiSecurity> securities) {
 
     /** One camera against every network. @param issues with the network that cameras join */
     record Line(String camera, String model, List<Mark> marks, List<FitIssue> issues) {}
@@ -88,7 +89,7 @@ record ReadyView(
 
     /** @param networks with their passwords, in the order of the rows */
     record Stored(List<NetworkRepository.NetworkRow> rows, List<HomeNetwork> networks, boolean makesNames,
-            List<NetworkRepository.OtherThing> things) {}
+            List<OtherThingRepository.OtherThing> things) {}
 
     static List<FitMatrix.Device> devices(Frame frame) {
         return frame.facts().cameras().stream().map((Camera camera) -> new FitMatrix.Device(camera.name(), camera.model())).toList();
@@ -128,7 +129,8 @@ record ReadyView(
 
     private static Change change(NetworkChange change, int others, boolean ticked) {
         String minutes = Numbers.fixed(change.minutes(others), 0) + " min"
-                + (change.othersRejoin() && others > 0 ? ", " + others + " rejoin" : "");
+                + (change.othersRejoin() && others != 0 ? ", " + (others > 0 ? others + " rejoin" : "and what was not counted rejoins")
+                        : "");
         return new Change(change.name(), change.words(), change.detail(), minutes, ticked);
     }
 

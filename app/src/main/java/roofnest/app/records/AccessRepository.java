@@ -72,6 +72,14 @@ public class AccessRepository {
                 .update();
     }
 
+    /** Whoever is taken out looks through nothing. @return how many cameras they could look through */
+    public int revokePerson(long householdId, long residentId) {
+        return jdbc.sql("delete from access_grant where household_id = :householdId and resident_id = :residentId")
+                .param("householdId", householdId)
+                .param("residentId", residentId)
+                .update();
+    }
+
     /** Nobody looks through a camera that has left. */
     public void revokeCamera(long householdId, long cameraId) {
         jdbc.sql("delete from access_grant where household_id = :householdId and camera_id = :cameraId")

@@ -22,6 +22,7 @@ import org.springframework.stereotype.Repository;
 import tools.jackson.databind.json.JsonMapper;
 
 import roofnest.app.models.Models;
+import roofnest.app.web.BadInput;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.StaleEdit;
 import roofnest.core.judge.Camera;
@@ -32,20 +33,22 @@ import roofnest.core.view.Zone;
 
 /** The cameras of households, planned and hung. */
 @Repository
-public class CameraRepository {
+public class CameraRepository implements Archive {
     private final JdbcClient jdbc;
     private final Models models;
     private final Clock clock;
     private final JsonMapper json = new JsonMapper();
+    private final ArchivedRows archived;
 
     CameraRepository(JdbcClient jdbc, Models models, Clock clock) {
         this.jdbc = jdbc;
         this.models = models;
         this.clock = clock;
+        this.archived = new ArchivedRows(jdbc, clock, TakenOut.Kind.CAMERA, "camera", "name || coalesce(', serial ' || serial, '')");
     }
 
     /** What pages show of a camera beyond what it is judged by. */
-    public record Record(Camera camera, String serial, String stickerKept, String deviceId, OffsetDateTime joinedAt,
+    public record Record(Camera camera, String serial, String stickerKept, String deviceId, String room, OffsetDateTime joinedAt,
             OffsetDateTime mountedAt, int version) {
         public long id() {
             return camera.id();
@@ -284,14 +287,74 @@ public class CameraRepository {
     }
 
     /** Takes it out of the house. Its row stays, for the log. */
-    public void remove(long householdId, long id) {
-        jdbc.sql(
-                "update camera set removed_at = :now, device_id = null where household_id = :householdId and id = :id and "
-                        + "removed_at is null")
-                .param("now", OffsetDateTime.now(clock))
+    public void remove(long householdId, long id, String by) {
+        archived.takeOut(householdId, id, by);
+        jdbc.sql("update camera set device_id = null where household_id = :householdId and id = :id")
                 .param("householdId", householdId)
                 .param("id", id)
                 .update();
+    }
+
+    @Override
+    public TakenOut.Kind kind() {
+        return archived.kind();
+    }
+
+    @Override
+    public List<TakenOut> takenOut(long householdId) {
+        return archived.takenOut(householdId);
+    }
+
+    /** It comes back as planned: it left its account, so it is to be joined and hung again. */
+    @Override
+    public void bringBack(long householdId, long id) {
+        String name = jdbc.sql("select name from camera where household_id = :householdId and id = :id and removed_at is not null")
+                .param("householdId", householdId).param("id", id).query(String.class).optional().orElseThrow(NoSuchPage::new);
+        if (namesOfOthers(householdId, id).stream().anyMatch(name::equalsIgnoreCase)) {
+            throw new BadInput("Another camera of the house is called " + name + " by now. Give that one another name first.");
+        }
+        jdbc.sql("""
+            update camera set joined_at = null, own_password_at = null, mounted_at = null, version = version + 1
+            where household_id = :householdId and id = :id
+            """)
+                .param("householdId", householdId).param("id", id).update();
+        archived.bringBack(householdId, id);
+    }
+
+    /** Corrects what is written down of a camera if nobody saved it since {@code version}. */
+    public void correct(long householdId, long id, String name, String serial, String stickerKept, String room, int version) {
+        int rows = jdbc
+                .sql("""
+                    update camera
+                    set name = :name, serial = nullif(:serial, ''), sticker_kept = nullif(:kept, ''), room = nullif(:room, ''), version = version + 1
+                    where household_id = :householdId and id = :id and version = :version and removed_at is null
+                    """)
+                .param("name", name)
+                .param("serial", serial)
+                .param("kept", stickerKept)
+                .param("room", room)
+                .param("householdId", householdId)
+                .param("id", id)
+                .param("version", version)
+                .update();
+        if (rows != 1) {
+            throw stale(householdId, id, version);
+        }
+    }
+
+    /** Where else a serial number stands: the camera and its household, for a device is in one place only. */
+    public Optional<String> otherOfSerial(long firmId, String serial, long cameraId) {
+        return jdbc.sql("""
+            select c.name || ' at ' || h.name
+            from camera c join household h on h.id = c.household_id
+            where h.firm_id = :firm and lower(c.serial) = lower(:serial) and c.id <> :camera and c.removed_at is null
+              and h.archived_at is null
+            limit 1
+            """)
+                .param("firm", firmId)
+                .param("serial", serial)
+                .param("camera", cameraId)
+                .query(String.class).optional();
     }
 
     public void rename(long householdId, long id, String name) {
@@ -350,7 +413,8 @@ public class CameraRepository {
                 joined != null, row.getObject("own_password_at") != null, mounted != null,
                 Optional.ofNullable(row.getObject("last_charged_on", LocalDate.class)),
                 List.of(json.readValue(row.getString("zones"), Zone[].class)));
-        return new Record(camera, row.getString("serial"), row.getString("sticker_kept"), row.getString("device_id"), joined, mounted,
+        return new Record(camera, row.getString("serial"), row.getString("sticker_kept"), row.getString("device_id"), row.getString("room"),
+                joined, mounted,
                 row.getInt("version"));
     }
 }

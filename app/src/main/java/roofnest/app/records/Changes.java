@@ -20,12 +20,15 @@ public class Changes {
     private final HouseholdRepository households;
     private final JudgedHouseholds judged;
     private final FindingRepository findings;
+    private final DueLines dues;
     private final Metrics metrics;
 
-    Changes(HouseholdRepository households, JudgedHouseholds judged, FindingRepository findings, Metrics metrics) {
+    Changes(HouseholdRepository households, JudgedHouseholds judged, FindingRepository findings, DueLines dues,
+            Metrics metrics) {
         this.households = households;
         this.judged = judged;
         this.findings = findings;
+        this.dues = dues;
         this.metrics = metrics;
     }
 
@@ -34,8 +37,8 @@ public class Changes {
     public <T> T make(HouseholdRef ref, Stage stage, Supplier<T> change) {
         HouseholdRepository.Locked locked = metrics.waitingForLock(() -> households.lock(ref.id()));
         T result = change.get();
-        judge(locked);
         households.reach(locked, stage);
+        judge(locked);
         return result;
     }
 
@@ -83,15 +86,29 @@ public class Changes {
     @Transactional
     public void step(HouseholdRef ref, Stage stage, BooleanSupplier step) {
         HouseholdRepository.Locked held = metrics.waitingForLock(() -> households.hold(ref.id()));
-        if (step.getAsBoolean()) {
+        boolean judged = step.getAsBoolean();
+        households.reach(held, stage);
+        if (judged) {
             judge(households.lock(ref.id()));
         }
-        households.reach(held, stage);
+    }
+
+    /** What is next is found anew, though nothing that promises rest on was changed: an appointment, somebody's own day. */
+    @Transactional
+    public <T> T ahead(HouseholdRef ref, Supplier<T> change) {
+        HouseholdRepository.Locked locked = metrics.waitingForLock(() -> households.lock(ref.id()));
+        T result = change.get();
+        judge(locked);
+        return result;
     }
 
     private void judge(HouseholdRepository.Locked locked) {
-        JudgedHouseholds.Kept now = judged.anew(locked);
+        Household household = households.get(locked.id());
+        JudgedHouseholds.Anew anew = judged.anew(household);
+        JudgedHouseholds.Kept now = anew.kept();
         findings.replace(locked.id(), now.judgement());
+        households.tally(locked.id(), now.judgement());
+        dues.follow(household, anew.facts(), anew.judge());
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {

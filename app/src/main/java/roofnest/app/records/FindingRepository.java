@@ -25,13 +25,16 @@ class FindingRepository {
                 .param("keys", keys)
                 .update();
         jdbc.sql("""
-            insert into finding (household_id, promise_key, stage, standing)
-            select :id, * from unnest(:keys, :stages, :standings)
-            on conflict (household_id, promise_key) do update set stage = excluded.stage, standing = excluded.standing
-            where (finding.stage, finding.standing) is distinct from (excluded.stage, excluded.standing)
+            insert into finding (household_id, promise_key, stage, standing, wording)
+            select :id, * from unnest(:keys, :stages, :standings, :wordings)
+            on conflict (household_id, promise_key) do update
+            set stage = excluded.stage, standing = excluded.standing, wording = excluded.wording
+            where (finding.stage, finding.standing, finding.wording)
+              is distinct from (excluded.stage, excluded.standing, excluded.wording)
             """)
                 .param("id", householdId)
                 .param("keys", keys)
+                .param("wordings", all.stream().map(Judged::wording).toArray(String[]::new))
                 .param("stages", all.stream().map(judged -> judged.promise().stage().name()).toArray(String[]::new))
                 .param("standings", all.stream().map(judged -> judged.finding().standing().name()).toArray(String[]::new))
                 .update();

@@ -7,28 +7,32 @@ import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import roofnest.app.web.BadInput;
 import roofnest.app.web.NoSuchPage;
 
 /** The hubs of households; of each model one. */
 @Repository
-public class HubRepository {
+public class HubRepository implements Archive {
     private final JdbcClient jdbc;
     private final Clock clock;
+    private final ArchivedRows archived;
 
     HubRepository(JdbcClient jdbc, Clock clock) {
         this.jdbc = jdbc;
         this.clock = clock;
+        this.archived = new ArchivedRows(jdbc, clock, TakenOut.Kind.HUB, "hub", "name || coalesce(', serial ' || serial, '')");
     }
 
-    public record Hub(long id, String modelKey, String name, String serial, String stickerKept, boolean joined, boolean ownPassword) {}
+    public record Hub(long id, String modelKey, String name, String serial, String stickerKept, String room, boolean joined,
+            boolean ownPassword) {}
 
     public List<Hub> of(long householdId) {
         return jdbc.sql(
-                "select id, model_key, name, serial, sticker_kept, joined_at, own_password_at from hub where household_id = "
+                "select id, model_key, name, serial, sticker_kept, room, joined_at, own_password_at from hub where household_id = "
                         + ":householdId and removed_at is null order by id")
                 .param("householdId", householdId)
                 .query((row, n) -> new Hub(row.getLong("id"), row.getString("model_key"), row.getString("name"), row.getString("serial"),
-                        row.getString("sticker_kept"),
+                        row.getString("sticker_kept"), row.getString("room"),
                         row.getObject("joined_at") != null, row.getObject("own_password_at") != null))
                 .list();
     }
@@ -67,8 +71,31 @@ public class HubRepository {
     }
 
     /** Takes it out of the house; its row stays, for the log. */
-    public void remove(long householdId, long id) {
-        set(householdId, id, "removed_at = :value", OffsetDateTime.now(clock));
+    public void remove(long householdId, long id, String by) {
+        archived.takeOut(householdId, id, by);
+    }
+
+    @Override
+    public TakenOut.Kind kind() {
+        return archived.kind();
+    }
+
+    @Override
+    public List<TakenOut> takenOut(long householdId) {
+        return archived.takenOut(householdId);
+    }
+
+    @Override
+    public void bringBack(long householdId, long id) {
+        List<String> models = of(householdId).stream().map(Hub::modelKey).toList();
+        String model = jdbc.sql("select model_key from hub where household_id = :householdId and id = :id")
+                .param("householdId", householdId).param("id", id).query(String.class).optional().orElseThrow(NoSuchPage::new);
+        if (models.contains(model)) {
+            throw new BadInput("The house has another hub of this model by now. Take that one out first.");
+        }
+        jdbc.sql("update hub set joined_at = null, own_password_at = null where household_id = :householdId and id = :id")
+                .param("householdId", householdId).param("id", id).update();
+        archived.bringBack(householdId, id);
     }
 
     /** @param assignment one of the constants above, never anything typed */

@@ -30,6 +30,7 @@ public class JudgedHouseholds {
     private final CameraRepository cameras;
     private final PromiseRepository promises;
     private final NetworkRepository networks;
+    private final OtherThingRepository otherThings;
     private final AccessRepository access;
     private final ProofRepository proofs;
     private final ReadingRepository readings;
@@ -40,13 +41,14 @@ public class JudgedHouseholds {
 
     JudgedHouseholds(
             HouseholdRepository households, ReadPlans plans, CameraRepository cameras, PromiseRepository promises,
-            NetworkRepository networks,
+            NetworkRepository networks, OtherThingRepository otherThings,
             AccessRepository access, ProofRepository proofs, ReadingRepository readings, Judges judges, Metrics metrics, Clock clock) {
         this.households = households;
         this.plans = plans;
         this.cameras = cameras;
         this.promises = promises;
         this.networks = networks;
+        this.otherThings = otherThings;
         this.access = access;
         this.proofs = proofs;
         this.readings = readings;
@@ -79,9 +81,13 @@ public class JudgedHouseholds {
     }
 
     /** Gathered and judged inside a change, of which nobody else may see anything before it is committed. */
-    Kept anew(HouseholdRepository.Locked locked) {
-        return gather(households.get(locked.id())).kept(locked.changes());
+    Anew anew(Household household) {
+        Gathered gathered = gather(household);
+        return new Anew(gathered.kept(household.changes()), gathered.facts(), gathered.judge());
     }
+
+    /** What was gathered and judged inside a change. @param facts with the network, which is not kept */
+    record Anew(Kept kept, HouseholdFacts facts, HouseholdJudge judge) {}
 
     void keep(long householdId, Kept now) {
         kept.asMap().merge(householdId, now, (before, after) -> before.changes() > after.changes() ? before : after);
@@ -99,7 +105,7 @@ public class JudgedHouseholds {
         HouseholdFacts facts = new HouseholdFacts(
                 households.planDocument(id).map(plans::plan), records.stream().map(CameraRepository.Record::camera).toList(),
                 promises.of(id),
-                networks.homeNetwork(id), networks.otherThingsCount(id), access.of(id), proofs.of(id), Climate.MILD_COAST,
+                networks.homeNetwork(id), otherThings.count(id), access.of(id), proofs.of(id), Climate.MILD_COAST,
                 LocalDate.now(clock), household.handedOver(), readings.of(id));
         HouseholdJudge judge = judges.of(facts);
         return new Gathered(facts, records, judge, metrics.judging(() -> judge.again(facts)));

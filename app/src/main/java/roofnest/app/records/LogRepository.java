@@ -9,19 +9,25 @@ import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import roofnest.app.web.Conflict;
+import roofnest.app.web.StaleEdit;
+
 /** The household's logbook. */
 @Repository
-public class LogRepository {
+public class LogRepository implements Archive {
     private final JdbcClient jdbc;
     private final Clock clock;
+    private final ArchivedRows archived;
 
     LogRepository(JdbcClient jdbc, Clock clock) {
         this.jdbc = jdbc;
         this.clock = clock;
+        this.archived = new ArchivedRows(jdbc, clock, TakenOut.Kind.ENTRY, "log_entry", "words");
     }
 
     public enum Kind {
-        NOTE("note"), CHARGE("pack charged"), CALL("call"), RESET("reset"), FIRMWARE("firmware");
+        NOTE("note"), CHARGE("pack charged"), CALL("call"), RESET("reset"), FIRMWARE("firmware"),
+        REPAIR("repair, open");
 
         private final String words;
 
@@ -34,32 +40,111 @@ public class LogRepository {
         }
     }
 
-    /** @param camera its name; empty for the whole house */
-    public record Entry(Kind kind, String words, String camera, LocalDate on, String by) {}
+    /**
+     * @param camera its name; empty for the whole house
+     * @param nextOn when what it is about comes up again; null when it does not
+     * @param changedBy who changed it last; null while it stands as written
+     * @param closed whether a repair is done
+     */
+    public record Entry(long id, Kind kind, String words, Long cameraId, String camera, LocalDate on, String by, LocalDate nextOn,
+            String changedBy, boolean closed, int version) {
+        public boolean open() {
+            return kind == Kind.REPAIR && !closed;
+        }
+    }
 
     public List<Entry> of(long householdId) {
         return jdbc.sql("""
-            select e.kind, e.words, coalesce(c.name, '') as camera, e.happened_on, e.by_name
+            select e.id, e.kind, e.words, e.camera_id, coalesce(c.name, '') as camera, e.happened_on, e.by_name, e.next_on, e.changed_by,
+                   e.closed_at, e.version
             from log_entry e left join camera c on c.id = e.camera_id
-            where e.household_id = :householdId
+            where e.household_id = :householdId and e.removed_at is null
             order by e.happened_on desc, e.id desc
             """)
                 .param("householdId", householdId)
-                .query((row, n) -> new Entry(Kind.valueOf(row.getString("kind")), row.getString("words"), row.getString("camera"),
-                        row.getObject("happened_on", LocalDate.class), row.getString("by_name")))
+                .query((row, n) -> new Entry(row.getLong("id"), Kind.valueOf(row.getString("kind")), row.getString("words"),
+                        row.getObject("camera_id", Long.class), row.getString("camera"), row.getObject("happened_on", LocalDate.class),
+                        row.getString("by_name"), row.getObject("next_on", LocalDate.class), row.getString("changed_by"),
+                        row.getObject("closed_at") != null, row.getInt("version")))
                 .list();
     }
 
+    /** What an entry says. @param nextOn when it comes up again; null when it does not */
+    public record Said(Long cameraId, Kind kind, String words, LocalDate on, LocalDate nextOn) {}
+
+    /** Changes an entry if nobody changed it since {@code version}. */
+    public void change(long householdId, long id, Said said, String by, int version) {
+        int rows = jdbc.sql("""
+            update log_entry
+            set camera_id = :cameraId, kind = :kind, words = :words, happened_on = :on, next_on = :next, changed_at = :now,
+                changed_by = :by, version = version + 1
+            where household_id = :householdId and id = :id and version = :version and removed_at is null
+            """)
+                .param("cameraId", said.cameraId(), Types.BIGINT)
+                .param("kind", said.kind().name())
+                .param("words", said.words())
+                .param("on", said.on())
+                .param("next", said.nextOn(), Types.DATE)
+                .param("now", OffsetDateTime.now(clock))
+                .param("by", by)
+                .param("householdId", householdId)
+                .param("id", id)
+                .param("version", version)
+                .update();
+        if (rows != 1) {
+            int now = of(householdId).stream().filter(entry -> entry.id() == id).map(Entry::version).findFirst()
+                    .orElseThrow(() -> new Conflict("Somebody else took this entry out meanwhile."));
+            throw new StaleEdit("The entry", version, now);
+        }
+    }
+
+    /** Returns whether there was one to take out. */
+    public boolean remove(long householdId, long id, String by) {
+        return archived.takeOut(householdId, id, by);
+    }
+
+    /** A repair that is done. Returns whether it was open. */
+    public boolean close(long householdId, long id) {
+        return jdbc.sql("""
+            update log_entry set closed_at = :now
+            where household_id = :householdId and id = :id and kind = 'REPAIR' and closed_at is null and removed_at is null
+            """)
+                .param("now", OffsetDateTime.now(clock))
+                .param("householdId", householdId)
+                .param("id", id)
+                .update() == 1;
+    }
+
+    @Override
+    public TakenOut.Kind kind() {
+        return archived.kind();
+    }
+
+    @Override
+    public List<TakenOut> takenOut(long householdId) {
+        return archived.takenOut(householdId);
+    }
+
+    @Override
+    public void bringBack(long householdId, long id) {
+        archived.bringBack(householdId, id);
+    }
+
     public void add(long householdId, Long cameraId, Kind kind, String words, LocalDate on, String by) {
+        add(householdId, new Said(cameraId, kind, words, on, null), by);
+    }
+
+    public void add(long householdId, Said said, String by) {
         jdbc.sql("""
-            insert into log_entry (household_id, camera_id, kind, words, happened_on, by_name, written_at)
-            values (:householdId, :cameraId, :kind, :words, :on, :by, :now)
+            insert into log_entry (household_id, camera_id, kind, words, happened_on, next_on, by_name, written_at)
+            values (:householdId, :cameraId, :kind, :words, :on, :next, :by, :now)
             """)
                 .param("householdId", householdId)
-                .param("cameraId", cameraId, Types.BIGINT)
-                .param("kind", kind.name())
-                .param("words", words)
-                .param("on", on)
+                .param("cameraId", said.cameraId(), Types.BIGINT)
+                .param("kind", said.kind().name())
+                .param("words", said.words())
+                .param("on", said.on())
+                .param("next", said.nextOn(), Types.DATE)
                 .param("by", by)
                 .param("now", OffsetDateTime.now(clock))
                 .update();

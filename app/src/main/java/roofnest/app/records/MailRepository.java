@@ -33,10 +33,14 @@ public class MailRepository {
                 .list();
     }
 
+    /** Sends it in the firm's name, with the firm's details beneath. */
     public void send(long householdId, String to, String subject, String body, String link) {
         jdbc.sql("""
             insert into mail (household_id, to_address, subject, body, link, sent_at)
-            values (:householdId, :to, :subject, :body, :link, :now)
+            select :householdId, :to, :subject, :body || E'\\n\\n' || concat_ws(E'\\n', f.name, nullif(f.address, ''), nullif(f.phone, ''),
+                   nullif(f.email, ''), 'tax number ' || nullif(f.tax_number, '')), :link, :now
+            from household h join firm f on f.id = h.firm_id
+            where h.id = :householdId
             """)
                 .param("householdId", householdId)
                 .param("to", to)

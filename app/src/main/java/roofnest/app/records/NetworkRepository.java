@@ -2,6 +2,8 @@ package roofnest.app.records;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Clock;
+import java.time.OffsetDateTime;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
@@ -13,36 +15,45 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
 import roofnest.app.secrets.SecretStore;
+import roofnest.app.web.BadInput;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.StaleEdit;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
 import roofnest.core.network.HomeNetwork;
 
-/** The house's Wi-Fi and what else is on it. Its password lies in the sealed store. */
+/** The house's Wi-Fi. Its password lies in the sealed store. */
 @Repository
-public class NetworkRepository {
+public class NetworkRepository implements Archive {
     private final JdbcClient jdbc;
     private final SecretStore secrets;
+    private final Clock clock;
+    private final ArchivedRows archived;
 
-    NetworkRepository(JdbcClient jdbc, SecretStore secrets) {
+    NetworkRepository(JdbcClient jdbc, SecretStore secrets, Clock clock) {
         this.jdbc = jdbc;
         this.secrets = secrets;
+        this.clock = clock;
+        this.archived = new ArchivedRows(jdbc, clock, TakenOut.Kind.NETWORK, "network", "name");
     }
 
-    /** @param forCameras whether it is the one that cameras join; a house has one at most */
+    /**
+     * @param forCameras whether it is the one that cameras join; a house has one at most
+     * @param fiveOff since when its 5 GHz band is off for the pairing, and by whom; null while it is as it was found
+     */
     public record NetworkRow(
             long id, String name, Set<Band> bands, WifiSecurity security, boolean hidden, boolean isolated, boolean forCameras,
-            int version) {}
+            int version, FiveOff fiveOff) {}
+
+    public record FiveOff(OffsetDateTime since, String by) {}
 
     private static NetworkRow network(ResultSet row, int n) throws SQLException {
         return new NetworkRow(row.getLong("id"), row.getString("name"),
                 Arrays.stream((String[]) row.getArray("bands").getArray()).map(Band::valueOf).collect(Collectors.toSet()),
                 WifiSecurity.valueOf(row.getString("security")), row.getBoolean("hidden"), row.getBoolean("isolated"),
-                row.getBoolean("for_cameras"), row.getInt("version"));
+                row.getBoolean("for_cameras"), row.getInt("version"), row.getObject("five_off_since") == null ? null
+                        : new FiveOff(row.getObject("five_off_since", OffsetDateTime.class), row.getString("five_off_by")));
     }
-
-    public record OtherThing(long id, String name, int howMany) {}
 
     /** The network that cameras join. */
     public Optional<NetworkRow> find(long householdId) {
@@ -52,9 +63,9 @@ public class NetworkRepository {
     /** The one that cameras join first. */
     public List<NetworkRow> all(long householdId) {
         return jdbc.sql("""
-            select id, name, bands, security, hidden, isolated, for_cameras, version
+            select id, name, bands, security, hidden, isolated, for_cameras, version, five_off_since, five_off_by
             from network
-            where household_id = :householdId
+            where household_id = :householdId and removed_at is null
             order by for_cameras desc, id
             """)
                 .param("householdId", householdId)
@@ -67,7 +78,7 @@ public class NetworkRepository {
         return new HashSet<>(jdbc.sql("""
             select n.household_id
             from network n
-            where n.household_id = any(:households) and n.for_cameras
+            where n.household_id = any(:households) and n.for_cameras and n.removed_at is null
               and (n.security = 'OPEN' or exists (
                 select 1 from secret s where s.household_id = n.household_id and s.network_id = n.id and s.kind = 'WIFI_PASSWORD'))
             """)
@@ -78,9 +89,10 @@ public class NetworkRepository {
     /** The network that cameras join, with its password, for the rules. */
     public Optional<HomeNetwork> homeNetwork(long householdId) {
         return jdbc.sql("""
-            select n.id, n.name, n.bands, n.security, n.hidden, n.isolated, n.for_cameras, n.version, s.sealed
+            select n.id, n.name, n.bands, n.security, n.hidden, n.isolated, n.for_cameras, n.version, n.five_off_since, n.five_off_by,
+                   s.sealed
             from network n left join secret s on s.household_id = n.household_id and s.network_id = n.id and s.kind = 'WIFI_PASSWORD'
-            where n.household_id = :householdId and n.for_cameras
+            where n.household_id = :householdId and n.for_cameras and n.removed_at is null
             """)
                 .param("householdId", householdId)
                 .query((row, n) -> {
@@ -126,7 +138,7 @@ public class NetworkRepository {
         return jdbc.sql("""
             insert into network (household_id, name, bands, security, hidden, isolated, for_cameras, version)
             values (:householdId, :name, :bands, :security, :hidden, :isolated,
-                    not exists (select from network where household_id = :householdId), 1)
+                    not exists (select from network where household_id = :householdId and removed_at is null), 1)
             on conflict do nothing
             returning id
             """)
@@ -180,35 +192,60 @@ public class NetworkRepository {
     }
 
     /** Takes a network out, with its sealed password; the one that cameras join stays. */
-    public void remove(long householdId, long id) {
-        int rows = jdbc.sql("delete from network where household_id = :householdId and id = :id and not for_cameras")
-                .param("householdId", householdId).param("id", id).update();
-        if (rows == 0) {
+    public void remove(long householdId, long id, String by) {
+        if (all(householdId).stream().noneMatch(row -> row.id() == id && !row.forCameras())) {
             throw new NoSuchPage();
         }
+        archived.takeOut(householdId, id, by);
+        secrets.forgetNetwork(householdId, id);
+    }
+
+    /** Its 5 GHz band is off while cameras are paired; remembered until it is on again. */
+    public void switchFiveOff(long householdId, long id, String by) {
+        jdbc.sql("""
+            update network set five_off_since = :now, five_off_by = :by, version = version + 1
+            where household_id = :householdId and id = :id and five_off_since is null
+            """)
+                .param("now", OffsetDateTime.now(clock))
+                .param("by", by)
+                .param("householdId", householdId)
+                .param("id", id)
+                .update();
+    }
+
+    /** Returns whether it was off. */
+    public boolean switchFiveOn(long householdId, long id) {
+        return jdbc.sql("""
+            update network set five_off_since = null, five_off_by = null, bands = array['GHZ_2_4', 'GHZ_5'], version = version + 1
+            where household_id = :householdId and id = :id and five_off_since is not null
+            """)
+                .param("householdId", householdId)
+                .param("id", id)
+                .update() == 1;
+    }
+
+    @Override
+    public TakenOut.Kind kind() {
+        return archived.kind();
+    }
+
+    @Override
+    public List<TakenOut> takenOut(long householdId) {
+        return archived.takenOut(householdId);
+    }
+
+    /** It comes back without its password: that left the sealed store. */
+    @Override
+    public void bringBack(long householdId, long id) {
+        String name = jdbc.sql("select name from network where household_id = :householdId and id = :id")
+                .param("householdId", householdId).param("id", id).query(String.class).optional().orElseThrow(NoSuchPage::new);
+        if (all(householdId).stream().anyMatch(row -> row.name().equals(name))) {
+            throw new BadInput("The house has another network of the name " + name + " by now.");
+        }
+        archived.bringBack(householdId, id);
     }
 
     private static String[] bands(HomeNetwork network) {
         return network.bands().stream().sorted().map(Band::name).toArray(String[]::new);
-    }
-
-    public List<OtherThing> otherThings(long householdId) {
-        return jdbc.sql("select id, name, how_many from other_thing where household_id = :householdId order by id")
-                .param("householdId", householdId)
-                .query((row, n) -> new OtherThing(row.getLong("id"), row.getString("name"), row.getInt("how_many"))).list();
-    }
-
-    public int otherThingsCount(long householdId) {
-        return jdbc.sql("select coalesce(sum(how_many), 0) from other_thing where household_id = :householdId")
-                .param("householdId", householdId)
-                .query(Integer.class).single();
-    }
-
-    public void addOtherThing(long householdId, String name, int howMany) {
-        jdbc.sql("insert into other_thing (household_id, name, how_many) values (:householdId, :name, :howMany)")
-                .param("householdId", householdId)
-                .param("name", name)
-                .param("howMany", howMany)
-                .update();
     }
 }

@@ -2,30 +2,42 @@ package roofnest.app.records;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Clock;
 import java.util.List;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import roofnest.app.web.BadInput;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Light;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
 
-/** Promises written at the brief. */
+/** Promises written at the brief. One that is written otherwise is another promise: what was proved of the old one proves nothing. */
 @Repository
-public class PromiseRepository {
-    private final JdbcClient jdbc;
+public class PromiseRepository implements Archive {
+    private static final String WORDS = """
+        case kind when 'KEEPS_DAYS' then 'Keeps ' || days || ' days of footage'
+                  when 'ALERT_WITHIN' then 'Phone rings within ' || seconds || ' s'
+                  when 'ONLY_THESE' then 'Only the people agreed can look'
+                  when 'NEVER_SHOWS' then 'Never shows ' || replace(area_id, '-', ' ')
+                  when 'RECORDED_BEFORE' then 'Recorded before they reach ' || replace(place_id, '-', ' ') || ' (' || lower(level) || ')'
+                  else 'Make out somebody at ' || replace(place_id, '-', ' ') || ' (' || lower(level) || ')' end""";
 
-    PromiseRepository(JdbcClient jdbc) {
+    private final JdbcClient jdbc;
+    private final ArchivedRows archived;
+
+    PromiseRepository(JdbcClient jdbc, Clock clock) {
         this.jdbc = jdbc;
+        this.archived = new ArchivedRows(jdbc, clock, TakenOut.Kind.PROMISE, "promise", WORDS);
     }
 
     public List<Promise> of(long householdId) {
         return jdbc.sql("""
             select id, kind, level, light, place_id, path_id, area_id, days, seconds
             from promise
-            where household_id = :householdId
+            where household_id = :householdId and removed_at is null
             order by id
             """)
                 .param("householdId", householdId)
@@ -84,11 +96,31 @@ public class PromiseRepository {
     }
 
     /** Returns whether there was one to take out. */
-    public boolean remove(long householdId, long promiseId) {
-        return jdbc.sql("delete from promise where household_id = :householdId and id = :id")
-                .param("householdId", householdId)
-                .param("id", promiseId)
-                .update() == 1;
+    public boolean remove(long householdId, long promiseId, String by) {
+        return archived.takeOut(householdId, promiseId, by);
+    }
+
+    @Override
+    public TakenOut.Kind kind() {
+        return archived.kind();
+    }
+
+    @Override
+    public List<TakenOut> takenOut(long householdId) {
+        return archived.takenOut(householdId);
+    }
+
+    @Override
+    public void bringBack(long householdId, long id) {
+        archived.bringBack(householdId, id);
+        List<Promise> now = of(householdId);
+        Promise back = now.stream().filter(each -> each.key().equals(PromiseKey.written(id))).findFirst().orElseThrow();
+        boolean twice = !(back instanceof Promise.MakeOut || back instanceof Promise.RecordedBefore) && now.stream()
+                .anyMatch(each -> !each.key().equals(back.key()) && each.getClass() == back.getClass()
+                        && !(each instanceof Promise.NeverShows other && !other.areaId().equals(((Promise.NeverShows) back).areaId())));
+        if (twice) {
+            throw new BadInput("There is a promise of this kind by now. Take that one out first.");
+        }
     }
 
     private static Promise promise(ResultSet row, int n) throws SQLException {

@@ -10,22 +10,26 @@ import java.util.function.Function;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import roofnest.app.web.BadInput;
 import roofnest.core.catalogue.Band;
 import roofnest.core.plan.SpacePoint;
 import roofnest.core.radio.Reading;
 
 /** Signals read on site. */
 @Repository
-public class ReadingRepository {
+public class ReadingRepository implements Archive {
     /** Readings of one house at most: the model is fitted to all of them at once. */
     public static final int MOST = 400;
 
     private final JdbcClient jdbc;
     private final Clock clock;
+    private final ArchivedRows archived;
 
     ReadingRepository(JdbcClient jdbc, Clock clock) {
         this.jdbc = jdbc;
         this.clock = clock;
+        this.archived = new ArchivedRows(jdbc, clock, TakenOut.Kind.READING, "reading",
+                "round(rssi_dbm) || ' dBm at ' || round(x_m::numeric, 1) || ' m, ' || round(y_m::numeric, 1) || ' m, by ' || by_name");
     }
 
     public record Record(long id, Reading reading, OffsetDateTime at, String by) {}
@@ -38,7 +42,7 @@ public class ReadingRepository {
         return jdbc.sql("""
             select id, x_m, y_m, z_m, band, rssi_dbm, sd_db, at, by_name
             from reading
-            where household_id = :householdId
+            where household_id = :householdId and removed_at is null
             order by id
             """)
                 .param("householdId", householdId)
@@ -46,7 +50,7 @@ public class ReadingRepository {
     }
 
     public int count(long householdId) {
-        return jdbc.sql("select count(*) from reading where household_id = :householdId")
+        return jdbc.sql("select count(*) from reading where household_id = :householdId and removed_at is null")
                 .param("householdId", householdId)
                 .query(Integer.class).single();
     }
@@ -75,11 +79,45 @@ public class ReadingRepository {
     }
 
     /** Returns whether there was one to take out. */
-    public boolean remove(long householdId, long id) {
-        return jdbc.sql("delete from reading where household_id = :householdId and id = :id")
+    public boolean remove(long householdId, long id, String by) {
+        return archived.takeOut(householdId, id, by);
+    }
+
+    /** Returns whether it was still there: a reading that somebody else took out meanwhile is not written again. */
+    public boolean change(long householdId, long id, Reading reading, String by) {
+        return jdbc.sql("""
+            update reading
+            set x_m = :x, y_m = :y, z_m = :z, band = :band, rssi_dbm = :rssi, sd_db = :sd, by_name = :by
+            where household_id = :householdId and id = :id and removed_at is null
+            """)
+                .param("x", reading.at().xM())
+                .param("y", reading.at().yM())
+                .param("z", reading.at().zM())
+                .param("band", reading.band().name())
+                .param("rssi", reading.rssiDbm())
+                .param("sd", reading.sdDb())
+                .param("by", by)
                 .param("householdId", householdId)
                 .param("id", id)
                 .update() == 1;
+    }
+
+    @Override
+    public TakenOut.Kind kind() {
+        return archived.kind();
+    }
+
+    @Override
+    public List<TakenOut> takenOut(long householdId) {
+        return archived.takenOut(householdId);
+    }
+
+    @Override
+    public void bringBack(long householdId, long id) {
+        if (count(householdId) >= MOST) {
+            throw new BadInput("A house takes " + MOST + " readings; take another one out first.");
+        }
+        archived.bringBack(householdId, id);
     }
 
     private static Record row(ResultSet row, int n) throws SQLException {

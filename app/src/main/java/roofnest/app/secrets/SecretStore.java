@@ -91,6 +91,13 @@ public class SecretStore {
                 .update();
     }
 
+    public void forgetNetwork(long householdId, long networkId) {
+        jdbc.sql("delete from secret where household_id = :householdId and network_id = :id")
+                .param("householdId", householdId)
+                .param("id", networkId)
+                .update();
+    }
+
     public void forgetHub(long householdId, long hubId) {
         jdbc.sql("delete from secret where household_id = :householdId and hub_id = :id")
                 .param("householdId", householdId)

@@ -1,5 +1,6 @@
 package roofnest.app.share;
 
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Optional;
 
@@ -23,12 +24,15 @@ class Grants {
     private final AccessRepository access;
     private final ResidentRepository residents;
     private final CameraRepository cameras;
+    private final Clock clock;
 
-    Grants(Changes changes, AccessRepository access, ResidentRepository residents, CameraRepository cameras) {
+    Grants(Changes changes, AccessRepository access, ResidentRepository residents, CameraRepository cameras,
+            Clock clock) {
         this.changes = changes;
         this.access = access;
         this.residents = residents;
         this.cameras = cameras;
+        this.clock = clock;
     }
 
     /**
@@ -41,6 +45,10 @@ class Grants {
         boolean none = form.raw("role").isEmpty();
         Access.Role role = none ? null : form.choice("role", "a role", Access.Role.class);
         LocalDate until = role == Access.Role.GUEST ? form.date("until", "the guest's last day") : null;
+        if (until != null && form.faultAt("until") == null && until.isBefore(LocalDate.now(clock))) {
+            form.fault(cell, "This day is over. A guest's last day is today or later.");
+            return;
+        }
         if (!form.ok()) {
             form.fault(cell, form.faultAt("until") == null ? form.faultAt("role") : "A guest needs a last day.");
             return;

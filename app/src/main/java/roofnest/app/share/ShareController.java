@@ -17,6 +17,7 @@ import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.MailRepository;
 import roofnest.app.records.ResidentRepository;
 import roofnest.app.web.Form;
+import roofnest.app.web.Says;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.promise.Stage;
 
@@ -46,6 +47,7 @@ class ShareController {
     }
 
     @PostMapping("/households/{household}/share/{resident}/{camera}")
+    @Says("The access is set.")
     String set(
             HouseholdRef ref, @PathVariable("resident") long residentId, @PathVariable("camera") long cameraId,
             Form form, Model model) {

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
+import roofnest.app.web.Says;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
@@ -86,6 +87,7 @@ class AimController {
 
     /** Blacks out what shows a place that is promised never to be shown, or takes the mask off again. */
     @PostMapping("/mask")
+    @Says("The picture is masked as asked.")
     String mask(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam boolean on) {
         JudgedHousehold household = households.of(ref.id());
         CameraRepository.Record stored = household.camera(cameraId);

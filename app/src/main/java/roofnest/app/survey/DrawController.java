@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
+import roofnest.app.web.Says;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.Changes;
@@ -59,6 +60,7 @@ class DrawController {
 
     /** An empty sheet, where there is no plan yet. */
     @PostMapping("/households/{household}/survey/draw")
+    @Says("The sheet is ready.")
     String begin(HouseholdRef ref) {
         Frame frame = frames.frame(ref, Stage.SURVEY);
         if (frame.facts().plan().isEmpty()) {
@@ -121,6 +123,7 @@ class DrawController {
     }
 
     @PostMapping("/households/{household}/survey/draw/underlay/remove")
+    @Says("The drawing beneath is taken out.")
     String removeUnderlay(HouseholdRef ref, @RequestParam String storey) {
         changes.run(ref, Stage.SURVEY, () -> underlays.remove(ref.id(), storey));
         return "redirect:" + ref.path() + "/survey/draw";
@@ -137,7 +140,8 @@ class DrawController {
         Frame frame = frames.frame(ref, Stage.SURVEY, model);
         HousePlan plan = frame.facts().plan().orElseThrow(() -> new BadInput("The house has no plan yet; begin an empty sheet at Survey."));
         Storey storey = Optional.ofNullable(storeyId).flatMap(plan::storey).orElse(plan.storeys().get(0));
-        DrawView sheet = DrawView.of(plan, storey, steps.state(ref.id()), underlays.of(ref.id(), storey.id()), frame.counts());
+        DrawView sheet = DrawView.of(plan, storey, steps.state(ref.id()), underlays.of(ref.id(), storey.id()), frame.counts(),
+                frame.facts().written());
         model.addAttribute("sheet", sheet);
         return sheet;
     }

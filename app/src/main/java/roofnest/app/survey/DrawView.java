@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 import roofnest.app.drawing.PlanDrawing;
 import roofnest.app.drawing.Svg;
@@ -21,6 +22,7 @@ import roofnest.core.plan.Storey;
 import roofnest.core.plan.Thing;
 import roofnest.core.plan.Walk;
 import roofnest.core.plan.Wall;
+import roofnest.core.promise.Promise;
 
 /**
  * The sheet that is drawn on: one storey, with everything on it named so that it can be taken hold of. Coordinates are
@@ -31,7 +33,7 @@ import roofnest.core.plan.Wall;
 record DrawView(
         PlanDrawing drawing, List<Storey> storeys, Storey storey, int version, Optional<String> undo, Optional<String> redo,
         List<Item> items,
-        Optional<UnderlayView> underlay, double latitudeDeg, double northDeg, String size, String counts) {
+        Optional<UnderlayView> underlay, double latitudeDeg, double northDeg, String size, String counts, List<String> wished) {
     private static final double SHEET_WIDTH_M = 20;
     private static final double SHEET_HEIGHT_M = 14;
     private static final double ROOM_M = 2;
@@ -53,7 +55,7 @@ record DrawView(
     record UnderlayView(double x, double y, double width, double height) {}
 
     static DrawView of(HousePlan plan, Storey storey, PlanSteps.State state, Optional<UnderlayRepository.Underlay> underlay,
-            String counts) {
+            String counts, List<Promise> written) {
         List<Item> items = new ArrayList<>();
         plan.areas().forEach(area -> items.add(area(area)));
         plan.paths().forEach(path -> items.add(path(path)));
@@ -75,7 +77,14 @@ record DrawView(
                 String.join(", ", count(plan.walls().size(), "wall"), count(plan.areas().size(), "area"),
                         count(plan.paths().size(), "path"),
                         count(plan.places().size(), "place")),
-                counts);
+                counts, wished(plan, written));
+    }
+
+    /** Places that are promised to be watched and that the plan does not show yet. */
+    private static List<String> wished(HousePlan plan, List<Promise> written) {
+        return written.stream().flatMap(promise -> promise instanceof Promise.MakeOut out ? Stream.of(out.placeId())
+                : promise instanceof Promise.RecordedBefore before ? Stream.of(before.placeId()) : Stream.empty())
+                .filter(id -> plan.place(id).isEmpty()).flatMap(id -> Place.wishedName(id).stream()).distinct().toList();
     }
 
     /** Room to draw on: everything that is there, and at least a plot's worth of paper. */

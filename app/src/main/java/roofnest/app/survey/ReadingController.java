@@ -3,6 +3,7 @@ package roofnest.app.survey;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.function.Consumer;
 
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -17,7 +18,9 @@ import org.springframework.web.multipart.MultipartFile;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.ReadingRepository;
+import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
+import roofnest.app.web.Says;
 import roofnest.app.web.ImportRefused;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.catalogue.Band;
@@ -39,7 +42,28 @@ class ReadingController {
     }
 
     @PostMapping("/households/{household}/survey/readings")
+    @Says("The reading is kept.")
     String add(HouseholdRef ref, Form form, Model model) {
+        return save(ref, form, reading -> {
+            if (readings.count(ref.id()) >= ReadingRepository.MOST) {
+                form.fault("readValue", "A house takes " + ReadingRepository.MOST + " readings; take some out first.");
+            } else {
+                readings.add(ref.id(), List.of(reading), ref.by());
+            }
+        }) ? back(ref, form) : pages.board(ref, form, form.values(), model);
+    }
+
+    @PostMapping("/households/{household}/survey/readings/{reading}")
+    @Says("The reading is corrected.")
+    String change(HouseholdRef ref, @PathVariable("reading") long id, Form form, Model model) {
+        return save(ref, form, reading -> {
+            if (!readings.change(ref.id(), id, reading, ref.by())) {
+                throw new Conflict("Somebody else took this reading out meanwhile.");
+            }
+        }) ? back(ref, form) : pages.board(ref, form, form.values(), model);
+    }
+
+    private boolean save(HouseholdRef ref, Form form, Consumer<Reading> keep) {
         double x = form.decimal("readX", "x,", -500, 500, "m");
         double y = form.decimal("readY", "y,", -500, 500, "m");
         double z = form.decimal("readHeight", "the height,", -20, 60, "m");
@@ -47,24 +71,18 @@ class ReadingController {
         boolean bars = form.raw("readAs").equals("bars");
         double value = bars ? form.whole("readValue", "how many bars,", 0, 4, "bars")
                 : form.decimal("readValue", "the signal,", -100, -10, "dBm");
-        boolean saved = form.save(() -> {
+        return form.save(() -> {
             SpacePoint at = new SpacePoint(x, y, z);
             Reading reading = bars ? Reading.ofBars(at, band, (int) value) : Reading.ofFigure(at, band, value);
-            changes.run(ref, Stage.SURVEY, () -> {
-                if (readings.count(ref.id()) >= ReadingRepository.MOST) {
-                    form.fault("readValue", "A house takes " + ReadingRepository.MOST + " readings; take some out first.");
-                } else {
-                    readings.add(ref.id(), List.of(reading), ref.by());
-                }
-            });
+            changes.run(ref, Stage.SURVEY, () -> keep.accept(reading));
         });
-        return saved ? back(ref, form) : pages.board(ref, form, form.values(), model);
     }
 
     @PostMapping("/households/{household}/survey/readings/{reading}/remove")
+    @Says("The reading is taken out. It can be brought back from the household’s own sheet.")
     String remove(HouseholdRef ref, @PathVariable("reading") long id, Form form) {
         changes.run(ref, Stage.SURVEY, () -> {
-            if (!readings.remove(ref.id(), id)) {
+            if (!readings.remove(ref.id(), id, ref.by())) {
                 throw new NoSuchPage();
             }
         });
@@ -79,6 +97,7 @@ class ReadingController {
     }
 
     @PostMapping("/households/{household}/survey/readings.csv")
+    @Says("The readings are kept.")
     String importCsv(HouseholdRef ref, @RequestParam("readings") MultipartFile file, Form form, Model model) throws IOException {
         boolean saved = form.bring("csv", () -> {
             List<Reading> read = read(file);

@@ -7,6 +7,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
+import roofnest.app.web.Says;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.Changes;
@@ -60,6 +61,7 @@ class SpotsController {
     }
 
     @PostMapping("/households/{household}/survey/variants")
+    @Says("The variant is kept.")
     String keep(HouseholdRef ref, Form form, Model model) {
         String name = form.text("variantName", "a name for the variant", 60);
         return form.save(() -> variants.keep(ref, name, form)) ? "redirect:" + ref.path() + "/survey/compare"
@@ -74,12 +76,14 @@ class SpotsController {
     }
 
     @PostMapping("/households/{household}/survey/variants/{variant}/take")
+    @Says("The plan and cameras of this variant stand now.")
     String take(HouseholdRef ref, @PathVariable("variant") long id) {
         changes.run(ref, Stage.SURVEY, () -> variants.take(ref, id));
         return "redirect:" + ref.path() + "/survey";
     }
 
     @PostMapping("/households/{household}/survey/variants/{variant}/remove")
+    @Says("The variant is taken out.")
     String remove(HouseholdRef ref, @PathVariable("variant") long id) {
         changes.run(ref, Stage.SURVEY, () -> {
             if (!kept.remove(ref.id(), id)) {

@@ -2,6 +2,8 @@ package roofnest.app.survey;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicLong;
 
@@ -16,6 +18,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
+import roofnest.app.web.Conflict;
+import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.models.Models;
 import roofnest.app.records.CameraRepository;
@@ -25,6 +29,11 @@ import roofnest.app.records.HouseholdRepository;
 import roofnest.app.web.Form;
 import roofnest.app.web.ImportRefused;
 import roofnest.app.web.NoSuchPage;
+import roofnest.core.spots.FirstSpot;
+import roofnest.core.promise.PromiseKey;
+import roofnest.core.promise.Promise;
+import roofnest.core.plan.Place;
+import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.document.DocumentRefused;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
@@ -65,22 +74,49 @@ class SurveyController {
     }
 
     @PostMapping("/households/{household}/survey/cameras")
-    String add(HouseholdRef ref, Form form, Model model) {
-        HouseholdFacts facts = frames.frame(ref, Stage.SURVEY).facts();
-        if (models.find(ref.staff().firmId(), form.raw("model")).isEmpty()) {
+    String add(HouseholdRef ref, Form form, Model model, RedirectAttributes flash) {
+        Frame frame = frames.frame(ref, Stage.SURVEY);
+        HouseholdFacts facts = frame.facts();
+        Optional<DeviceModel> chosen = models.find(ref.staff().firmId(), form.raw("model"));
+        if (chosen.isEmpty()) {
             form.fault("model", "Choose a model.");
         }
         if (facts.plan().isEmpty()) {
             form.fault("model", "Draw or import the house's plan first; a camera needs a place on it.");
         }
         AtomicLong added = new AtomicLong();
-        boolean saved = form.save(() -> added.set(changes.make(ref, Stage.SURVEY, () -> {
-            HousePlan plan = facts.plan().orElseThrow();
-            String place = plan.places().isEmpty() ? "new" : plan.places().get(0).name();
-            String name = CameraName.suggest(place, cameras.of(ref.id()).stream().map(Camera::name).toList());
-            return cameras.add(ref.id(), name, form.raw("model"), FirstPose.on(plan), Camera.Settings.DEFAULT);
-        })));
+        boolean saved = form.save(() -> {
+            // Looked for before anybody is kept waiting; a camera that came meanwhile is asked about below.
+            FirstSpot.Spot spot = FirstSpot.of(frame.judge(), facts, chosen.orElseThrow());
+            added.set(changes.make(ref, Stage.SURVEY, () -> {
+                List<Camera> now = cameras.of(ref.id());
+                if (now.stream().anyMatch(each -> each.pose().onPlan().distanceM(spot.pose().onPlan()) < FirstSpot.APART_M)) {
+                    throw new Conflict("Somebody else put a camera at this very spot meanwhile. Ask again.");
+                }
+                return cameras.add(ref.id(), CameraName.suggest(placeOf(spot, facts), now.stream().map(Camera::name).toList()),
+                        form.raw("model"), spot.pose(), Camera.Settings.DEFAULT);
+            }));
+            flash.addFlashAttribute("notice", spot.promise()
+                    .map(key -> "The camera is on the plan where it keeps: " + wording(frame, key) + ".")
+                    .orElse("The camera is on the plan. No spot was found that keeps a promise still wanting; move it where it belongs."));
+        });
         return saved ? "redirect:" + ref.path() + "/survey?camera=" + added.get() : pages.board(ref, form, Map.of(), model);
+    }
+
+    private static String wording(Frame frame, PromiseKey key) {
+        return frame.judgement().promises().stream().filter(judged -> judged.promise().key().equals(key)).findFirst().orElseThrow()
+                .wording();
+    }
+
+    /** What the camera looks at, for its name. */
+    private static String placeOf(FirstSpot.Spot spot, HouseholdFacts facts) {
+        HousePlan plan = facts.plan().orElseThrow();
+        Optional<String> watched
+                = spot.promise().flatMap(key -> facts.written().stream().filter(each -> each.key().equals(key)).findFirst())
+                        .flatMap(promise -> promise instanceof Promise.MakeOut out ? plan.place(out.placeId())
+                                : promise instanceof Promise.RecordedBefore before ? plan.place(before.placeId()) : Optional.empty())
+                        .map(Place::name);
+        return watched.orElse(plan.places().isEmpty() ? "new" : plan.places().get(0).name());
     }
 
     @PostMapping("/households/{household}/survey/plan")

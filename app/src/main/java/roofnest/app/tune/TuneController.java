@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
+import roofnest.app.web.Says;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.Changes;
@@ -38,6 +39,7 @@ class TuneController {
     }
 
     @PostMapping("/households/{household}/tune/{camera}")
+    @Says("The settings are kept, and the promises judged by them.")
     String save(
             HouseholdRef ref, @PathVariable("camera") long cameraId, Form form, Model model) {
         int version = form.version();

@@ -1,6 +1,7 @@
 package roofnest.app.visit;
 
 import java.time.Clock;
+import java.time.LocalTime;
 import java.util.Optional;
 
 import org.springframework.stereotype.Controller;
@@ -13,6 +14,7 @@ import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
+import roofnest.app.web.Says;
 import roofnest.app.records.HouseholdRef;
 import roofnest.core.promise.Stage;
 
@@ -43,6 +45,7 @@ class DayController {
     }
 
     @PostMapping("/households/{household}/day/start")
+    @Says("The visit has begun.")
     String start(HouseholdRef ref, @RequestParam(defaultValue = "1") int installers, Form form, Model model) {
         if (installers < 1 || installers > 2) {
             throw new BadInput("One or two installers.");
@@ -52,12 +55,25 @@ class DayController {
 
     /** @param seen how far the page showed the task to be */
     @PostMapping("/households/{household}/day/mark")
+    @Says("Marked.")
     String mark(HouseholdRef ref, @RequestParam(defaultValue = "") String task, @RequestParam(defaultValue = "BEGIN") Visits.Step to,
             @RequestParam(required = false) Visits.State seen, Form form, Model model) {
         return form.save(() -> visits.mark(ref, task, to, Optional.ofNullable(seen))) ? toDay(ref) : page(ref, form, model);
     }
 
+    /** @param seen how far the page showed the task to be */
+    @PostMapping("/households/{household}/day/times")
+    @Says("The times are put right.")
+    String times(HouseholdRef ref, @RequestParam(defaultValue = "") String task, @RequestParam Visits.State seen, Form form, Model model) {
+        LocalTime begun = form.time("begun", "when it was begun");
+        LocalTime handsOff = form.time("handsOff", "when hands were off it");
+        LocalTime done = form.time("done", "when it was over");
+        return form.save("times", () -> visits.times(ref, task, seen, new Visits.Times(begun, handsOff, done))) ? toDay(ref)
+                : page(ref, form, model);
+    }
+
     @PostMapping("/households/{household}/day/over")
+    @Says("The visit is over; its times count for the firm’s pace.")
     String over(HouseholdRef ref) {
         visits.over(ref);
         return toDay(ref);

@@ -1,10 +1,12 @@
 package roofnest.app.visit;
 
+import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 import roofnest.app.web.BarChart;
@@ -33,7 +35,7 @@ record DayView(
      * @param seen how far its taps are, for telling whether somebody else marked it since
      */
     record Card(String id, String what, String row, String when, String needs, String offWords, boolean overdue, boolean canBegin,
-            boolean tapped, String seen) {}
+            boolean tapped, String seen, String begun, String handsOff, String over) {}
 
     static DayView of(Visits.Open open, ZoneId zone) {
         Day day = open.day();
@@ -74,19 +76,27 @@ record DayView(
         String when = left > 0 ? "until about " + clock(open, zone, running.untilMinute()) + ", " + left + " min"
                 : "should be over since " + clock(open, zone, running.untilMinute()) + ": look at it";
         Card card = card(open, zone, running.task(), when);
-        return new Card(card.id(), card.what(), card.row(), when, "", "", left <= 0, false, true, card.seen());
+        return new Card(card.id(), card.what(), card.row(), when, "", "", left <= 0, false, true, card.seen(), card.begun(),
+                card.handsOff(),
+                card.over());
     }
 
     private static Card card(Visits.Open open, ZoneId zone, Task task, String when) {
         Task planned = open.rows().stream().map(row -> row.planned().task()).filter(each -> each.id().equals(task.id())).findFirst()
                 .orElse(task);
         boolean canBegin = planned.after().stream().allMatch(id -> open.marks().get(id).done().isPresent());
-        Visits.State state = open.rows().stream().filter(row -> row.planned().task().id().equals(task.id())).findFirst().map(Visits::state)
-                .orElse(Visits.State.OPEN);
+        Optional<VisitRepository.Row> row
+                = open.rows().stream().filter(each -> each.planned().task().id().equals(task.id())).findFirst();
+        Visits.State state = row.map(Visits::state).orElse(Visits.State.OPEN);
         return new Card(task.id(), task.what(), task.row(), when,
                 task.needs().stream().sorted().map(need -> need.name().toLowerCase(Locale.ROOT)).collect(Collectors.joining(" and ")),
                 planned.handsFreeMinutes() > 0 ? "Hands off, it goes on by itself" : "Done", false, canBegin, state != Visits.State.OPEN,
-                state.name());
+                state.name(), time(row.map(VisitRepository.Row::begunAt), zone), time(row.map(VisitRepository.Row::handsOffAt), zone),
+                time(row.map(VisitRepository.Row::doneAt), zone));
+    }
+
+    private static String time(Optional<OffsetDateTime> at, ZoneId zone) {
+        return at.map(each -> each.atZoneSameInstant(zone).format(CLOCK)).orElse("");
     }
 
     private static int span(Visits.Open open) {

@@ -16,22 +16,25 @@ import org.springframework.web.bind.annotation.RequestParam;
 import net.fortuna.ical4j.model.component.VEvent;
 
 import roofnest.app.firm.Staff;
-import roofnest.app.records.HouseholdRepository;
+import roofnest.app.find.Finder;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.CalendarFile;
 import roofnest.app.web.Form;
+import roofnest.app.web.Says;
 import roofnest.core.visit.Round;
 
 /** A day of several households: the order in which they are visited, and what it is made from. */
 @Controller
 class RoundController {
     private final Rounds rounds;
-    private final HouseholdRepository households;
+    private static final int FOUND = 12;
+
+    private final Finder finder;
     private final Clock clock;
 
-    RoundController(Rounds rounds, HouseholdRepository households, Clock clock) {
+    RoundController(Rounds rounds, Finder finder, Clock clock) {
         this.rounds = rounds;
-        this.households = households;
+        this.finder = finder;
         this.clock = clock;
     }
 
@@ -41,6 +44,7 @@ class RoundController {
     }
 
     @PostMapping("/round")
+    @Says("Times and ways of this day are kept.")
     String save(@AuthenticationPrincipal Staff staff, Form form, Model model) {
         LocalDate day = day(form);
         return form.save(() -> rounds.save(staff, day, form)) ? "redirect:/round?on=" + day : page(staff, day, form, model);
@@ -48,6 +52,7 @@ class RoundController {
 
     /** Puts a household of the firm on a day. */
     @PostMapping("/round/book")
+    @Says("Put on this day.")
     String book(@AuthenticationPrincipal Staff staff, Form form) {
         LocalDate day = day(form);
         String id = form.raw("household");
@@ -73,7 +78,8 @@ class RoundController {
 
     private String page(Staff staff, LocalDate day, Form form, Model model) {
         model.addAttribute("form", form);
-        model.addAttribute("round", RoundView.of(rounds.plan(staff, day, Rounds.departing(form)), households.overviewsOf(staff.firmId())));
+        model.addAttribute("round",
+                RoundView.of(rounds.plan(staff, day, Rounds.departing(form)), finder.find(staff.firmId(), form.raw("q"), FOUND)));
         return "round";
     }
 

@@ -10,6 +10,8 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 
+import roofnest.app.records.AppointmentRepository;
+
 /** Whose turn it is on a day, when somebody is at home, and how far apart the firm's households are. */
 @Repository
 public class RoundRepository {
@@ -17,21 +19,21 @@ public class RoundRepository {
     public static final long YARD = 0;
 
     private final JdbcClient jdbc;
+    private final AppointmentRepository appointments;
 
-    RoundRepository(JdbcClient jdbc) {
+    RoundRepository(JdbcClient jdbc, AppointmentRepository appointments) {
         this.jdbc = jdbc;
+        this.appointments = appointments;
     }
 
     /** @param appointment empty until somebody noted one for that day */
-    public record Due(long id, String name, String address, String what, Optional<Appointment> appointment) {}
-
-    public record Appointment(int fromMinute, int untilMinute, int minutes) {}
+    public record Due(long id, String name, String address, String what, Optional<AppointmentRepository.Window> appointment) {}
 
     List<Due> due(long firmId, LocalDate day) {
         return jdbc.sql("""
             select h.id, h.name, h.address, h.due_what, a.from_minute, a.until_minute, a.minutes
-            from household h left join appointment a on a.household_id = h.id and a.on_day = h.due_on
-            where h.firm_id = :firm and h.due_on = :day
+            from household h left join appointment a on a.household_id = h.id and a.on_day = h.due_on and a.cancelled_at is null
+            where h.firm_id = :firm and h.due_on = :day and h.archived_at is null
             order by h.name, h.id
             """)
                 .param("firm", firmId)
@@ -39,32 +41,16 @@ public class RoundRepository {
                 .query((row, n) -> new Due(row.getLong("id"), row.getString("name"), row.getString("address"), row.getString("due_what"),
                         row.getObject("minutes") == null ? Optional.empty()
                                 : Optional
-                                        .of(new Appointment(row.getInt("from_minute"), row.getInt("until_minute"), row.getInt("minutes")))))
+                                        .of(new AppointmentRepository.Window(row.getInt("from_minute"), row.getInt("until_minute"),
+                                                row.getInt("minutes")))))
                 .list();
     }
 
     /** Keeps what was typed of a day as a whole. */
     @Transactional
-    public void keep(long firmId, LocalDate day, Map<Long, Appointment> appointments, Map<Way, Integer> ways) {
-        appointments.forEach((id, appointment) -> appoint(id, day, appointment));
+    public void keep(long firmId, LocalDate day, Map<Long, AppointmentRepository.Window> windows, Map<Way, Integer> ways) {
+        windows.forEach((id, window) -> appointments.appoint(id, day, window, false));
         ways.forEach((way, minutes) -> setTravel(firmId, way, minutes));
-    }
-
-    public void appoint(long householdId, LocalDate day, Appointment appointment) {
-        jdbc.sql(
-                """
-                    insert into appointment (household_id, on_day, from_minute, until_minute, minutes)
-                    values (:id, :day, :from, :until, :minutes)
-                    on conflict (household_id) do update
-                    set on_day = excluded.on_day, from_minute = excluded.from_minute,
-                        until_minute = excluded.until_minute, minutes = excluded.minutes
-                    """)
-                .param("id", householdId)
-                .param("day", day)
-                .param("from", appointment.fromMinute())
-                .param("until", appointment.untilMinute())
-                .param("minutes", appointment.minutes())
-                .update();
     }
 
     /** Two ends of a way, the lower number first. */

@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 
-import roofnest.app.records.HouseholdRepository;
+import roofnest.app.find.Finder;
 import roofnest.app.web.BarChart;
 import roofnest.core.visit.Round;
 
@@ -19,7 +19,7 @@ import roofnest.core.visit.Round;
  *
  * @param head when it begins and ends, in a sentence
  * @param warnings what the order leaves out or takes for granted
- * @param others households of another day, to put on this one
+ * @param others households that were looked for, to put on this day
  */
 record RoundView(
         String title, String on, String previous, String next, String depart, String head, List<String> warnings, List<Stop> stops,
@@ -38,9 +38,10 @@ record RoundView(
 
     record Cell(String field, int minutes, String what, boolean told) {}
 
-    record Other(long id, String name, String due) {}
+    /** @param stage how far its work is */
+    record Other(long id, String name, String stage) {}
 
-    static RoundView of(Rounds.Planned planned, List<HouseholdRepository.Overview> all) {
+    static RoundView of(Rounds.Planned planned, List<Finder.Found> found) {
         Round round = planned.round();
         Map<Long, RoundRepository.Due> byId = new HashMap<>();
         planned.due().forEach(due -> byId.put(due.id(), due));
@@ -70,10 +71,8 @@ record RoundView(
         return new RoundView(planned.day().format(DAY), planned.day().toString(), planned.day().minusDays(1).toString(),
                 planned.day().plusDays(1).toString(), clock(start), head,
                 warnings(planned), stops, planned.stops().stream().map(Round.Stop::name).toList(), table(planned), chart,
-                all.stream().map(HouseholdRepository.Overview::household).filter(h -> !planned.day().equals(h.dueOn()))
-                        .map(h -> new Other(h.id(), h.name() + ", " + h.address(),
-                                h.dueOn() == null ? "" : h.dueOn().format(DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH))))
-                        .toList());
+                found.stream().filter(each -> planned.due().stream().noneMatch(due -> due.id() == each.household()))
+                        .map(each -> new Other(each.household(), each.name() + ", " + each.address(), each.stage())).toList());
     }
 
     private static List<String> warnings(Rounds.Planned planned) {

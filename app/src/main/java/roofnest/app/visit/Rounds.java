@@ -18,6 +18,7 @@ import roofnest.app.watch.Solving;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
 import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.AppointmentRepository;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.core.promise.Stage;
 import roofnest.core.visit.Round;
@@ -66,8 +67,8 @@ class Rounds {
             if (each.appointment().isEmpty()) {
                 reckoned.add(each.name());
             }
-            RoundRepository.Appointment appointment
-                    = each.appointment().orElseGet(() -> new RoundRepository.Appointment(FROM, UNTIL, minutes(staff, each.id())));
+            AppointmentRepository.Window appointment
+                    = each.appointment().orElseGet(() -> new AppointmentRepository.Window(FROM, UNTIL, minutes(staff, each.id())));
             stops.add(new Round.Stop(each.id(), each.name(), appointment.minutes(), appointment.fromMinute(), appointment.untilMinute()));
         }
         List<Long> ends = new ArrayList<>(counted.stream().map(RoundRepository.Due::id).toList());
@@ -100,7 +101,7 @@ class Rounds {
     /** Keeps what was typed; faults go to their fields and then nothing is kept. */
     void save(Staff staff, LocalDate day, Form form) {
         Planned now = plan(staff, day, DEPART);
-        Map<Long, RoundRepository.Appointment> appointments = new LinkedHashMap<>();
+        Map<Long, AppointmentRepository.Window> appointments = new LinkedHashMap<>();
         for (Round.Stop stop : now.stops()) {
             int from = clock(form, "from-" + stop.id(), stop.fromMinute());
             int until = clock(form, "until-" + stop.id(), stop.untilMinute());
@@ -109,7 +110,7 @@ class Rounds {
             if (until < from) {
                 form.fault("until-" + stop.id(), "This is before the earliest.");
             } else if (form.ok()) {
-                appointments.put(stop.id(), new RoundRepository.Appointment(from, until, minutes));
+                appointments.put(stop.id(), new AppointmentRepository.Window(from, until, minutes));
             }
         }
         Map<RoundRepository.Way, Integer> ways = new LinkedHashMap<>();

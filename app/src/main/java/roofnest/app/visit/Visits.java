@@ -90,8 +90,7 @@ class Visits {
     void mark(HouseholdRef ref, String taskId, Step step, Optional<State> seen) {
         changes.aside(ref.id(), () -> {
             VisitRepository.Visit visit = visits.open(ref.id()).orElseThrow(() -> new BadInput("No visit is under way here."));
-            VisitRepository.Row row = visits.rows(visit.id()).stream().filter(each -> each.planned().task().id().equals(taskId)).findFirst()
-                    .orElseThrow(() -> new BadInput("There is no such task in this visit."));
+            VisitRepository.Row row = row(visit, taskId);
             if (seen.isPresent() && seen.get() != state(row)) {
                 throw new Conflict((row.by() == null ? "Somebody" : row.by()) + " has marked “" + row.planned().task().what()
                         + "” meanwhile.");
@@ -114,6 +113,53 @@ class Visits {
             case BACK -> visits.mark(visit.id(), taskId, row.handsOffAt() == null ? null : row.begunAt(),
                     row.doneAt() == null || noWait ? null : row.handsOffAt(), null, ref.by());
         }
+    }
+
+    /**
+     * Puts the times of a task right. A time that is empty has not come.
+     *
+     * @param seen how far the page showed it to be
+     */
+    void times(HouseholdRef ref, String taskId, State seen, Times times) {
+        changes.aside(ref.id(), () -> {
+            VisitRepository.Visit visit = visits.open(ref.id()).orElseThrow(() -> new BadInput("No visit is under way here."));
+            VisitRepository.Row row = row(visit, taskId);
+            if (seen != state(row)) {
+                throw new Conflict((row.by() == null ? "Somebody" : row.by()) + " has marked “" + row.planned().task().what()
+                        + "” meanwhile.");
+            }
+            OffsetDateTime begun = on(visit, times.begun());
+            OffsetDateTime off = on(visit, times.handsOff());
+            OffsetDateTime done = on(visit, times.done());
+            visits.mark(visit.id(), taskId, begun, off, done, ref.by());
+            return null;
+        });
+    }
+
+    /** Times of day; null where it has not come. Each may only be there when the one before is, and not before it. */
+    record Times(LocalTime begun, LocalTime handsOff, LocalTime done) {
+        Times {
+            if (handsOff != null && (begun == null || handsOff.isBefore(begun))
+                    || done != null && (handsOff == null || done.isBefore(handsOff))) {
+                throw new BadInput("First hands on, then hands off, then over: these times run backwards.");
+            }
+        }
+    }
+
+    private OffsetDateTime on(VisitRepository.Visit visit, LocalTime time) {
+        if (time == null) {
+            return null;
+        }
+        OffsetDateTime at = visit.startedAt().atZoneSameInstant(clock.getZone()).with(time).toOffsetDateTime();
+        if (at.isAfter(now())) {
+            throw new BadInput(time + " is still to come.");
+        }
+        return at;
+    }
+
+    private VisitRepository.Row row(VisitRepository.Visit visit, String taskId) {
+        return visits.rows(visit.id()).stream().filter(each -> each.planned().task().id().equals(taskId)).findFirst()
+                .orElseThrow(() -> new BadInput("There is no such task in this visit."));
     }
 
     static State state(VisitRepository.Row row) {

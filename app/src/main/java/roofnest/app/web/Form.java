@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.format.DateTimeParseException;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -19,6 +20,8 @@ import roofnest.core.lang.Text;
  */
 public final class Form {
     private static final Pattern EMAIL = Pattern.compile("[^\\s@]+@[^\\s@]+\\.[^\\s@]+");
+
+    private static final Pattern PHONE = Pattern.compile("\\+?[0-9 ()/-]{4,39}");
 
     private final Map<String, String> values;
     private final Map<String, String> faults = new LinkedHashMap<>();
@@ -198,6 +201,15 @@ public final class Form {
         return text;
     }
 
+    /** A telephone number as people write it, or none. */
+    public String phone(String field) {
+        String text = optionalText(field, 40);
+        if (!text.isEmpty() && !PHONE.matcher(text).matches()) {
+            fault(field, "A telephone number has digits, spaces and + ( ) / - and nothing else.");
+        }
+        return text;
+    }
+
     /** A decimal number in a range; a comma is taken as a decimal point. */
     public double decimal(String field, String what, double min, double max, String unit) {
         String typed = raw(field).strip().replace(',', '.').replace('\u2212', '-');
@@ -232,6 +244,17 @@ public final class Form {
         }
         fault(field, "Enter " + what + " as a date between 2000 and 2100.");
         return LocalDate.EPOCH;
+    }
+
+    /** A time of day, or null for none. */
+    public LocalTime time(String field, String what) {
+        String typed = raw(field).strip();
+        try {
+            return typed.isEmpty() ? null : LocalTime.parse(typed);
+        } catch (DateTimeParseException e) {
+            fault(field, "Enter " + what + " as a time of day, such as 14:05.");
+            return null;
+        }
     }
 
     public <E extends Enum<E>> E choice(String field, String what, Class<E> type) {

@@ -1,8 +1,12 @@
 package roofnest.app.web;
 
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.Iterator;
 
 import javax.imageio.ImageIO;
@@ -17,6 +21,26 @@ public final class PhotoFile {
     private static final long MOST_PIXELS = 60_000_000;
 
     private PhotoFile() {}
+
+    /** Draws a picture anew as PNG, no side longer than {@code longestSide} pixels: nothing else of the file comes along. */
+    public static byte[] drawnSmall(byte[] sent, int longestSide) {
+        BufferedImage image = open(sent, longestSide);
+        double scale = Math.min(1, longestSide / (double) Math.max(image.getWidth(), image.getHeight()));
+        int width = Math.max(1, (int) Math.round(image.getWidth() * scale));
+        int height = Math.max(1, (int) Math.round(image.getHeight() * scale));
+        BufferedImage drawn = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+        Graphics2D graphics = drawn.createGraphics();
+        graphics.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
+        graphics.drawImage(image, 0, 0, width, height, null);
+        graphics.dispose();
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try {
+            ImageIO.write(drawn, "png", bytes);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return bytes.toByteArray();
+    }
 
     /** @param longestSide pixels that are enough: larger pictures are read coarsely, every second or third pixel */
     public static BufferedImage open(byte[] sent, int longestSide) {

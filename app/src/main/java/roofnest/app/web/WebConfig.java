@@ -24,5 +24,6 @@ class WebConfig implements WebMvcConfigurer {
     @Override
     public void addInterceptors(InterceptorRegistry registry) {
         registry.addInterceptor(new FormStatus());
+        registry.addInterceptor(new Said());
     }
 }

@@ -43,6 +43,7 @@ class LabelsTest {
 
     @BeforeEach
     void freshHouse() {
+        demo.jdbc().sql("delete from household where name = 'Labels'").update();
         long house = households.add(demo.staff("jory").firmId(), "Labels", "3 Reed Lane", LocalDate.now().plusDays(9), "install");
         ref = new HouseholdRef(house, demo.staff("jory"));
         sill = cameras.add(house, "Parlour", "oskarra-sill", new CameraPose(0, 0, 1.4, 0, 10), Camera.Settings.DEFAULT);
@@ -80,7 +81,7 @@ class LabelsTest {
     void two_cameras_never_share_a_serial() throws Exception {
         assertThat(send(CodePhotos.of(POST), Map.of()).getStatus()).isEqualTo(302);
         assertThat(send(CodePhotos.of("SN:PO-60001-K"), Map.of("camera", String.valueOf(sill))).getContentAsString())
-                .contains("is Gate&#39;s already");
+                .contains("is that of Gate at Labels already");
         assertThat(send(CodePhotos.of("SN:PO-60001-K"), Map.of("camera", String.valueOf(post))).getStatus()).isEqualTo(302);
     }
 

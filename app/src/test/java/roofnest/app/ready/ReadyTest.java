@@ -44,6 +44,7 @@ import roofnest.app.records.CameraRepository;
 import roofnest.app.records.ExperienceRepository;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.NetworkRepository;
+import roofnest.app.records.OtherThingRepository;
 import roofnest.app.secrets.SecretStore;
 import roofnest.app.web.PhotoFile;
 import roofnest.core.catalogue.Band;
@@ -63,6 +64,7 @@ class ReadyTest {
     @Autowired private HouseholdRepository households;
     @Autowired private CameraRepository cameras;
     @Autowired private NetworkRepository networks;
+    @Autowired private OtherThingRepository otherThings;
     @Autowired private ExperienceRepository experience;
     @Autowired private SecretStore secrets;
 
@@ -78,7 +80,7 @@ class ReadyTest {
         cameras.add(house, "Hall eye", "vellin-dome", new CameraPose(4, 0, 2.5, 0, 10), Camera.Settings.DEFAULT);
         networks.save(house, new HomeNetwork("lathe house", "plainwords22", Set.of(Band.GHZ_2_4, Band.GHZ_5), WifiSecurity.WPA3, false), 0,
                 "Jory Penhale");
-        networks.addOtherThing(house, "phones", 6);
+        otherThings.add(house, "phones", 6);
     }
 
     @Test
@@ -87,7 +89,7 @@ class ReadyTest {
         assertThat(page).contains("Porch eye", "cannot join", "Hall eye",
                 "Least trouble: Rename it, then Switch 5 GHz off while pairing, then Mixed security.",
                 "25 min, 6 other things have to rejoin");
-        networks.addOtherThing(house, "lamps", 9);
+        otherThings.add(house, "lamps", 9);
         demo.touched(house);
         assertThat(page("/ready")).contains("Least trouble: An access point for the cameras.", "30 min, nothing else has to rejoin");
         assertThat(page).doesNotContain("plainwords22");

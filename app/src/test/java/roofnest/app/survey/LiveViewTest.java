@@ -96,16 +96,6 @@ class LiveViewTest {
     }
 
     @Test
-    void a_new_camera_hangs_on_the_wall_nearest_to_the_first_place_and_looks_at_it() {
-        HousePlan plan = facts().plan().orElseThrow();
-        CameraPose pose = FirstPose.on(plan);
-        PlanPoint stairs = plan.place("river-stairs").orElseThrow().at();
-        assertThat(pose.headingDeg()).isCloseTo(pose.onPlan().headingToDeg(stairs), Assertions.within(1e-6));
-        assertThat(plan.walls()).anySatisfy(wall -> assertThat(
-                Segments.distanceM(pose.onPlan(), wall.from(), wall.to())).isLessThan(wall.thicknessM() / 2 + 0.2));
-    }
-
-    @Test
     void smooth_lines_keep_their_ends() {
         List<PlanPoint> line = List.of(new PlanPoint(0, 0), new PlanPoint(1, 0), new PlanPoint(2, 1), new PlanPoint(3, 3));
         assertThat(Svg.smooth(line)).startsWith("M0 ").endsWith("L3 -3").contains("Q");

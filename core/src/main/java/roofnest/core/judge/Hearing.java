@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 
+import roofnest.core.plan.Place;
 import roofnest.core.promise.Finding;
 import roofnest.core.promise.Limit;
 import roofnest.core.promise.PromiseKey;
@@ -41,6 +42,15 @@ record Hearing(HouseholdFacts facts, Optional<House> house, Function<Camera, Cam
 
     static Sighted noCamera(PromiseKey key, Limit limit) {
         return Sighted.ofNone(Finding.untried(key, limit, "No camera is on the plan yet."));
+    }
+
+    /** A place that the plan never had is to be drawn; one that it lost is to be chosen anew. */
+    static Sighted noPlace(PromiseKey key, Limit limit, String placeId) {
+        return Place.wishedName(placeId)
+                .map(name -> Sighted.ofNone(Finding.untried(key, limit,
+                        "The plan does not show the " + name + " yet: draw it as a place, at "
+                                + "Survey.")))
+                .orElseGet(() -> gone(key, limit, "place"));
     }
 
     static Sighted gone(PromiseKey key, Limit limit, String what) {

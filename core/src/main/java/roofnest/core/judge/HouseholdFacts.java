@@ -6,6 +6,7 @@ import java.util.Optional;
 
 import roofnest.core.access.Access;
 import roofnest.core.network.HomeNetwork;
+import roofnest.core.network.SafeCredentials;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.power.Climate;
 import roofnest.core.promise.Promise;
@@ -16,7 +17,7 @@ import roofnest.core.radio.Reading;
  *
  * @param written promises from the brief; those that every camera brings are added by {@link HouseholdJudge}
  * @param readings of the signal, made on site
- * @param otherThings on the Wi-Fi that would have to rejoin after a change
+ * @param otherThings on the Wi-Fi that would have to rejoin after a change; {@link SafeCredentials#NOT_COUNTED} before anybody counted
  */
 public record HouseholdFacts(
         Optional<HousePlan> plan, List<Camera> cameras, List<Promise> written, Optional<HomeNetwork> network, int otherThings,

@@ -45,7 +45,7 @@ final class MakeOutRule implements PromiseRule<Promise.MakeOut> {
                 promise.level().pxPerM(), promise.level().pxPerM() * DENSITY_TOLERANCE_SHARE, Unit.PX_PER_M);
         Optional<Place> place = plan.place(promise.placeId());
         if (place.isEmpty()) {
-            return Hearing.gone(promise.key(), limit, "place");
+            return Hearing.noPlace(promise.key(), limit, promise.placeId());
         }
         if (cameras.isEmpty()) {
             return Hearing.noCamera(promise.key(), limit);

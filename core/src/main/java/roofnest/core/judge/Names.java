@@ -10,7 +10,7 @@ import roofnest.core.plan.Walk;
 /** What places, paths and areas are called; their keys stand in for names that the plan no longer has. */
 record Names(Optional<HousePlan> plan) {
     String place(String id) {
-        return plan.flatMap(p -> p.place(id)).map(Place::name).orElse(id);
+        return plan.flatMap(p -> p.place(id)).map(Place::name).orElseGet(() -> Place.wishedName(id).orElse(id));
     }
 
     String path(String id) {

@@ -45,8 +45,7 @@ final class RecordedBeforeRule implements PromiseRule<Promise.RecordedBefore> {
         Optional<Place> place = plan.place(promise.placeId());
         Optional<Walk> path = plan.path(promise.pathId());
         if (place.isEmpty() || path.isEmpty()) {
-            String what = place.isEmpty() ? "place" : "path";
-            return Hearing.gone(promise.key(), limit, what);
+            return place.isEmpty() ? Hearing.noPlace(promise.key(), limit, promise.placeId()) : Hearing.gone(promise.key(), limit, "path");
         }
         Walk.Approach approach = path.get().approach(place.get().at());
         if (approach.distanceM() > REACHES_M) {

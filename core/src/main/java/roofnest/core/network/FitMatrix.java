@@ -61,7 +61,7 @@ public record FitMatrix(List<HomeNetwork> networks, List<Row> rows) {
      *
      * @param after the network that the cameras then join
      * @param minutes at the router and at what has to rejoin
-     * @param rejoining other things that have to rejoin
+     * @param rejoining other things that have to rejoin; {@link SafeCredentials#NOT_COUNTED} when they do and nobody counted them
      * @param left devices that still do not simply join
      * @param needsPassword whether somebody has to think of a password first, because there was none to start from
      */
@@ -69,8 +69,10 @@ public record FitMatrix(List<HomeNetwork> networks, List<Row> rows) {
             boolean needsPassword) {
         /** "8 min, nothing else has to rejoin". */
         public String cost() {
-            return Numbers.fixed(minutes, 0) + " min, " + (rejoining == 0 ? "nothing else has to rejoin"
-                    : rejoining == 1 ? "1 other thing has to rejoin" : rejoining + " other things have to rejoin");
+            return Numbers.fixed(minutes, 0) + " min, " + (rejoining == SafeCredentials.NOT_COUNTED
+                    ? "and everything else on the Wi-Fi has to rejoin, which nobody has counted yet"
+                    : rejoining == 0 ? "nothing else has to rejoin"
+                            : rejoining == 1 ? "1 other thing has to rejoin" : rejoining + " other things have to rejoin");
         }
     }
 
@@ -89,7 +91,7 @@ public record FitMatrix(List<HomeNetwork> networks, List<Row> rows) {
         HomeNetwork result = after;
         boolean rejoin = made.stream().anyMatch(NetworkChange::othersRejoin);
         double minutes = made.stream().mapToDouble(change -> change.minutes(0)).sum()
-                + (rejoin ? otherThings * SafeCredentials.MINUTES_A_THING : 0);
+                + (rejoin ? SafeCredentials.minutesAt(otherThings) : 0);
         return new Plan(made, result, minutes, rejoin ? otherThings : 0,
                 devices.stream().filter(device -> Cell.of(result, device.model()).verdict() != Verdict.JOINS).toList(),
                 network.password().isEmpty() && result.security() != WifiSecurity.OPEN);

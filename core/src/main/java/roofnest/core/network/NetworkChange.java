@@ -52,7 +52,7 @@ public enum NetworkChange {
 
     /** Minutes at the router and, for what has to rejoin, at each thing. */
     public double minutes(int otherThings) {
-        return minutes + (othersRejoin ? otherThings * SafeCredentials.MINUTES_A_THING : 0);
+        return minutes + (othersRejoin ? SafeCredentials.minutesAt(otherThings) : 0);
     }
 
     /** Whether it would change anything on this network, with this router. */

@@ -67,14 +67,30 @@ public record SafeCredentials(String name, String password) {
         return kept.toString();
     }
 
-    /** "Rejoin 9 things, about 18 min": what a change would cost. */
+    /**
+     * "Rejoin 9 things, about 18 min": what a change would cost.
+     *
+     * @param thingsThatRejoin or {@link #NOT_COUNTED}
+     */
     public static String rejoinCost(int thingsThatRejoin) {
+        if (thingsThatRejoin == NOT_COUNTED) {
+            return "everything else on the Wi-Fi has to rejoin, about " + Numbers.fixed(MINUTES_A_THING, 0)
+                    + " min each; nobody has counted it yet";
+        }
         if (thingsThatRejoin == 0) {
-            return "nothing else is counted that would have to rejoin";
+            return "nothing else is on this Wi-Fi that would have to rejoin";
         }
         double minutes = thingsThatRejoin * MINUTES_A_THING;
         return thingsThatRejoin == 1 ? "1 other thing has to rejoin, about " + Numbers.fixed(minutes, 0) + " min"
                 : thingsThatRejoin + " other things have to rejoin, about " + Numbers.fixed(minutes, 0) + " min";
+    }
+
+    /** What else is on the Wi-Fi while nobody has counted it: that is not the same as nothing. */
+    public static final int NOT_COUNTED = -1;
+
+    /** Minutes at the other things of a network; those that nobody counted cannot be reckoned with. */
+    public static double minutesAt(int otherThings) {
+        return Math.max(0, otherThings) * MINUTES_A_THING;
     }
 
     /** Ordinary time to type a new password into one phone, television or lamp, minutes. */

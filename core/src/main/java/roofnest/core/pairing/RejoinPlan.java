@@ -89,7 +89,8 @@ public record RejoinPlan(boolean canKeep, boolean shouldKeep, List<String> reaso
                         .thenComparing(Device::name))
                 .map(RejoinPlan::line).toList();
         double minutes
-                = lines.stream().filter(line -> !line.device().done()).mapToDouble(Line::minutes).sum() + MINUTES_A_THING * otherThings;
+                = lines.stream().filter(line -> !line.device().done()).mapToDouble(Line::minutes).sum()
+                        + MINUTES_A_THING * Math.max(0, otherThings);
         return new RejoinPlan(canKeep, canKeep && sound, reasons, lines, otherThings, minutes);
     }
 

@@ -129,7 +129,8 @@ public record StateBelief(List<Likely> likely, Optional<String> impossible) {
         return new NormalDistribution(usualSeconds, Math.max(1, SPREAD * usualSeconds)).cumulativeProbability(seconds);
     }
 
-    private static double likelihood(Seen seen, Cue cue) {
+    /** How likely it is that somebody says this who looks at a device that shows this cue. */
+    static double likelihood(Seen seen, Cue cue) {
         double voice = seen.voice().isEmpty() ? cue.voice() == null ? 1 : VOICE_MISSED
                 : seen.voice().get().equalsIgnoreCase(cue.voice()) ? 1 : VOICE_WRONG;
         if (shows(cue, seen)) {

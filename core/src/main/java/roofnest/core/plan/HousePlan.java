@@ -109,8 +109,14 @@ public record HousePlan(
         return storeyOf(storeys, wall.storey()).floorM();
     }
 
+    /**
+     * A place by its id, or by {@link Place#wished its name} where it was spoken of before the plan had it; the first that
+     * bears the name then counts.
+     */
     public Optional<Place> place(String id) {
-        return places.stream().filter(place -> place.id().equals(id)).findFirst();
+        Optional<String> wished = Place.wishedName(id);
+        return places.stream().filter(place -> wished.map(name -> name.equalsIgnoreCase(place.name())).orElse(place.id().equals(id)))
+                .findFirst();
     }
 
     public Optional<Area> area(String id) {

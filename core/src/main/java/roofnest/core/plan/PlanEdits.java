@@ -194,11 +194,13 @@ public final class PlanEdits {
 
     private HousePlan setOpening(PlanEdit.SetOpening set) throws EditRefused {
         Wall wall = wall(set.id());
-        if (set.atM() + set.widthM() > wall.lengthM() + 1e-6) {
-            throw new EditRefused(String.format(Locale.ROOT, "The wall is %.2f m long; an opening %.2f m wide fits at %.2f m or less.",
-                    wall.lengthM(), set.widthM(), Math.max(0, wall.lengthM() - set.widthM())));
+        if (set.widthM() > wall.lengthM() + 1e-6) {
+            throw new EditRefused(String.format(Locale.ROOT, "The wall is %.2f m long; an opening %.2f m wide does not fit into it.",
+                    wall.lengthM(), set.widthM()));
         }
-        Opening opening = new Opening(set.kind(), set.atM(), set.widthM(), set.sillM(), set.headM(), set.material());
+        // Too near a corner it is moved along as far as it has to be.
+        double atM = Math.max(0, Math.min(set.atM(), wall.lengthM() - set.widthM()));
+        Opening opening = new Opening(set.kind(), atM, set.widthM(), set.sillM(), set.headM(), set.material());
         List<Opening> openings = new ArrayList<>(wall.openings());
         if (set.index() == null) {
             openings.add(opening);

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Optional;
 
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -55,6 +57,60 @@ class StateBeliefTest {
                 new StateBelief.Seen(Cue.Light.AMBER, Cue.Rhythm.QUICK, Optional.empty()), List.of());
         assertThat(belief.likeliest()).isEqualTo(DeviceState.READY);
         assertThat(belief.share(DeviceState.JOINING)).isGreaterThan(0.05);
+    }
+
+    /** What is expected of a device before anybody looks, at every act and moment that differs; shares in per cent. */
+    @ParameterizedTest
+    @CsvSource({
+        // It was powered on: starting at first, ready in the end, with a little left for a flat pack and a dead device.
+        "POWER_ON, 2, BOOTING, 87", "POWER_ON, 2, OFF, 5", "POWER_ON, 2, FAILED, 3", "POWER_ON, 300, READY, 87",
+        "CHANGE_PACK, 300, READY, 87", "RESET, 2, BOOTING, 87",
+        // Details were sent: four of five are right, one in twelve is never heard.
+        "SEND_DETAILS, 1, JOINING, 80", "SEND_DETAILS, 40, JOINED, 64", "SEND_DETAILS, 40, JOINING, 14", "SEND_DETAILS, 3600, JOINED, 69",
+        "SEND_DETAILS, 3600, READY, 20", "SEND_DETAILS, 3600, FAILED, 6", "SEND_DETAILS, 3600, JOINING, 1",
+        "SEND_DETAILS, 1, LISTENING, 8", "SEND_DETAILS, 3600, LISTENING, 1",
+        // An update runs its time and leaves it joined.
+        "UPDATE, 5, UPDATING, 93", "UPDATE, 3600, JOINED, 93",
+        // Looked at live, it has joined; not touched at all, it waits or is off.
+        "LOOK_LIVE, 5, JOINED, 93", "PHONE_HOME, 5, JOINED, 93", "LOOK_OVER, 5, READY, 65", "LOOK_OVER, 5, OFF, 27"})
+    void each_act_has_its_course(HandsOn act, double seconds, DeviceState state, double percent) {
+        assertThat(100 * expected(act, seconds).share(state)).isCloseTo(percent, within(1.0));
+    }
+
+    /** A colour beside is mixed up now and then, one far off hardly ever; a rhythm oftener than either; a lamp that is out never. */
+    @ParameterizedTest
+    @CsvSource({"AMBER, SLOW, 100", "AMBER, QUICK, 6.7", "WHITE, SLOW, 3.3", "RED, SLOW, 3.3", "GREEN, SLOW, 0.2", "BLUE, SLOW, 0.2",
+        "GREEN, QUICK, 0.2"})
+    void what_is_mixed_up_is_what_looks_alike(Cue.Light light, Cue.Rhythm rhythm, double percentOfRight) {
+        assertThat(100 * weight(light, rhythm) / weight(Cue.Light.AMBER, Cue.Rhythm.SLOW)).isCloseTo(percentOfRight, within(0.1));
+    }
+
+    private static double weight(Cue.Light light, Cue.Rhythm rhythm) {
+        return StateBelief.likelihood(new StateBelief.Seen(light, rhythm, Optional.empty()),
+                new Cue(Cue.Light.AMBER, Cue.Rhythm.SLOW, null));
+    }
+
+    /** Somebody who hears nothing may have missed it; somebody who hears another voice hears another device. */
+    @Test
+    void voices_are_missed_more_often_than_mistaken() {
+        Cue said = new Cue(Cue.Light.WHITE, Cue.Rhythm.STEADY, "Ready");
+        Cue silent = new Cue(Cue.Light.WHITE, Cue.Rhythm.STEADY, null);
+        double heard = StateBelief.likelihood(new StateBelief.Seen(said.light(), said.rhythm(), Optional.of("ready")), said);
+        assertThat(StateBelief.likelihood(new StateBelief.Seen(said.light(), said.rhythm(), Optional.empty()), said) / heard)
+                .isEqualTo(0.6);
+        assertThat(StateBelief.likelihood(new StateBelief.Seen(said.light(), said.rhythm(), Optional.of("Joined")), said) / heard)
+                .isEqualTo(0.02);
+        assertThat(StateBelief.likelihood(new StateBelief.Seen(said.light(), said.rhythm(), Optional.empty()), silent)).isEqualTo(heard);
+    }
+
+    /** A lamp that is out is not mistaken for one that blinks. */
+    @Test
+    void a_dark_lamp_is_no_rhythm() {
+        Cue off = POST.cue(DeviceState.OFF);
+        assertThat(off.rhythm()).isEqualTo(Cue.Rhythm.OFF);
+        assertThat(StateBelief.likelihood(new StateBelief.Seen(off.light(), Cue.Rhythm.SLOW, Optional.empty()), off)).isEqualTo(0.002);
+        Cue blinks = new Cue(off.light(), Cue.Rhythm.SLOW, null);
+        assertThat(StateBelief.likelihood(new StateBelief.Seen(off.light(), Cue.Rhythm.OFF, Optional.empty()), blinks)).isEqualTo(0.002);
     }
 
     @Test

@@ -115,9 +115,19 @@ class PlanEditsTest {
                 .hasMessageContaining("too short");
         assertThatThrownBy(() -> PlanEdits.apply(square(), new PlanEdit.SetWall("wall-1", Material.BRICK, Double.NaN, 2.5)))
                 .isInstanceOf(EditRefused.class).hasMessageContaining("Wall thickness in metres must be from");
-        assertThatThrownBy(() -> PlanEdits.apply(square(), door("wall-1", 7.9))).hasMessageContaining("8.00 m long");
+        assertThatThrownBy(() -> PlanEdits.apply(square(),
+                new PlanEdit.SetOpening("wall-1", null, Opening.Kind.GAP, 0, 8.1, 0, 2, null))).hasMessageContaining("8.00 m long");
         assertThatThrownBy(() -> PlanEdits.apply(square(), new PlanEdit.SplitWall("wall-9", 1)))
                 .hasMessageContaining("no longer on the plan");
+    }
+
+    /** Too near a corner it is moved along, as a hand would; it is refused only where it does not fit at all. */
+    @Test
+    void an_opening_too_near_a_corner_is_moved_along() throws EditRefused {
+        Opening atEnd = PlanEdits.apply(square(), door("wall-1", 7.9)).walls().get(0).openings().get(0);
+        assertThat(atEnd.atM() + atEnd.widthM()).isCloseTo(8, within(1e-9));
+        Opening atStart = PlanEdits.apply(square(), door("wall-1", -0.4)).walls().get(0).openings().get(0);
+        assertThat(atStart.atM()).isZero();
     }
 
     static HousePlan square() throws EditRefused {

@@ -119,6 +119,53 @@ class ScanTextTest {
         assertThat(scan.heard()).extracting(HeardNetwork::rssiDbm).containsExactly(-69.5, -60.0);
     }
 
+    /** One line in five may be odd before a column is taken for something else; short or empty lines spoil no other. */
+    @Test
+    void a_column_is_what_nearly_all_of_its_values_are() {
+        Scan scan = ScanText.read("""
+            02\\:00\\:5E\\:10\\:00\\:01:Weirhouse:6:78:WPA2
+
+            02\\:00\\:5E\\:10\\:00\\:02:kiln:36:100:WPA3
+            half a line:
+            02\\:00\\:5E\\:10\\:00\\:03:staithe:11:0:--
+            02\\:00\\:5E\\:10\\:00\\:04:reed:1:40:WPA1 WPA2
+            02\\:00\\:5E\\:10\\:00\\:05:ferry:11:20:no idea
+            """);
+        assertThat(scan.source()).isEqualTo(Scan.Source.NMCLI_TERSE);
+        assertThat(scan.heard()).extracting(HeardNetwork::name).containsExactly("Weirhouse", "kiln", "staithe", "reed", "ferry");
+        assertThat(scan.heard()).extracting(HeardNetwork::channel).containsExactly(6, 36, 11, 1, 11);
+        assertThat(scan.heard()).extracting(HeardNetwork::rssiDbm).containsExactly(-61.0, -50.0, -100.0, -80.0, -90.0);
+        assertThat(scan.heard().get(2).security()).contains(WifiSecurity.OPEN);
+        assertThat(scan.heard().get(4).security()).as("what it does not know it does not guess").isEmpty();
+        assertThat(scan.unread()).extracting(Scan.Unread::text).containsExactly("half a line:");
+    }
+
+    /** Without an address a line of three values is a scan; most lines that are not are none. */
+    @Test
+    void terse_output_is_told_from_ordinary_text() {
+        assertThat(ScanText.read("Weirhouse:6:70\nkiln:11:40\nnoise\n").source()).isEqualTo(Scan.Source.NMCLI_TERSE);
+        assertThat(ScanText.read("Dear all\nthe time is 10:30:00\nthe end\nof it\n").source()).isNotEqualTo(Scan.Source.NMCLI_TERSE);
+        assertThat(ScanText.read("a note\nwithout any colon\n").source()).isNotEqualTo(Scan.Source.NMCLI_TERSE);
+    }
+
+    /** A channel is told by the frequency, else by either of the two lines that say it, and never by one that cannot be. */
+    @Test
+    void an_iw_block_says_its_channel_in_three_ways() {
+        String block = "BSS 02:00:5e:10:00:0%d(on wlan0)\n\tsignal: -60.00 dBm\n\tSSID: n%d\n%s\n";
+        Scan scan = ScanText.read(String.format(block, 1, 1, "\tDS Parameter set: channel 11")
+                + String.format(block, 2, 2, "\tHT operation:\n\t\t * primary channel: 44\n\t\t * secondary channel offset: below")
+                + String.format(block, 3, 3, "\tfreq: 2412\n\tDS Parameter set: channel 6")
+                + String.format(block, 4, 4, "\tDS Parameter set: channel 20\n\tHT operation:\n\t\t * primary channel: 3")
+                + String.format(block, 5, 5, "\tcapability: ESS Privacy (0x11)\n\tfreq: 2437")
+                + String.format(block, 6, 6, "\tcapability: ESS (0x01)\n\tfreq: 2437\n\tWPA:\t * Version: 1"));
+        assertThat(scan.heard()).extracting(HeardNetwork::channel).containsExactly(11, 44, 1, 3, 6, 6);
+        assertThat(scan.heard().get(1).second()).isEqualTo(HeardNetwork.Second.BELOW);
+        assertThat(scan.heard().get(2).second()).isEqualTo(HeardNetwork.Second.NONE);
+        assertThat(scan.heard().get(4).security()).as("closed somehow; how, it does not say").isEmpty();
+        assertThat(scan.heard().get(5).security()).contains(WifiSecurity.WPA2);
+        assertThat(scan.unread()).isEmpty();
+    }
+
     @Test
     void netsh_is_read_in_any_language() {
         String german = """

@@ -43,7 +43,7 @@ public record DrawPage(Page page) {
         return this;
     }
 
-    /** Types a length, as in {@code 4.2@90}, and sets the point. */
+    /** Types a length, as in {@code 4.2 east}, and sets the point. */
     public DrawPage type(String length) {
         page.locator("#draw-plan").focus();
         page.keyboard().type(length);
