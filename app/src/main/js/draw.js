@@ -16,8 +16,11 @@ const KEYS = { s: "select", w: "wall", o: "opening", a: "area", p: "path", f: "p
 
 const ALONG = "Tap its points, or use the arrow keys and Enter; type a length and a way: 4.2 east, 4.2 135°.";
 const HINTS = {
-  select: "Tap something to take hold of it; drag it, or move it with the arrow keys.", wall: ALONG, opening: "Tap a wall where the opening is.",
-  area: ALONG + " Enter or the first corner closes it.", path: ALONG + " Enter ends it.", place: "Tap where it is.", thing: "Tap where it stands.",
+  select: "Tap something to take hold of it; drag it, or move it with the arrow keys.",
+  wall: ALONG,
+  opening: "Tap a wall where the opening is.",
+  area: ALONG + " Enter or the first corner closes it.",
+  path: ALONG + " Enter ends it.", place: "Tap where it is.", thing: "Tap where it stands.",
   label: "Tap where it is to be read.", boundary: ALONG + " Enter closes it.", scale: "Tap two points that are a known length apart.",
   shift: "Tap a point of the drawing beneath, then where it belongs.",
 };

@@ -156,11 +156,16 @@ export function startPicture({ plan, add, undoable }) {
     event.stopPropagation();
     const cell = tool === "mask" ? cellAt(cursor ?? { x: svg.width / 2, y: svg.height / 2 }) : null;
     if (way) {
-      const [stepX, stepY] = cell ? [cell.width, cell.height] : [event.shiftKey ? 5 * STEP_PX : STEP_PX, event.shiftKey ? 5 * STEP_PX : STEP_PX];
-      const from = cell ? { x: cell.x + cell.width / 2, y: cell.y + cell.height / 2 } : cursor ?? { x: svg.width / 2, y: svg.height / 2 };
+      const step = event.shiftKey ? 5 * STEP_PX : STEP_PX;
+      const [stepX, stepY] = cell ? [cell.width, cell.height] : [step, step];
+      const middle = { x: svg.width / 2, y: svg.height / 2 };
+      const from = cell ? { x: cell.x + cell.width / 2, y: cell.y + cell.height / 2 } : cursor ?? middle;
       cursor = cursor ? { x: within(from.x + way[0] * stepX, svg.width), y: within(from.y + way[1] * stepY, svg.height) } : from;
       sketch();
-      hint.textContent = cell ? `${cellAt(cursor).name}: space ${isMasked(cellAt(cursor).name) ? "shows it" : "blacks it out"}.` : hint.textContent;
+      if (cell) {
+        const name = cellAt(cursor).name;
+        hint.textContent = `${name}: space ${isMasked(name) ? "shows it" : "blacks it out"}.`;
+      }
     } else if (cell && cursor) {
       toggle(cell.name);
     } else if (cursor) {

@@ -87,6 +87,8 @@ export function startSpots({ base, poseNow, tryPose, isTyping, pxInMetres }) {
     }
     if (/^[1-3]$/.test(event.key)) {
       attempt(Number(event.key) - 1);
+    } else if (event.key === "f") {
+      document.getElementById("take-fewest")?.requestSubmit();
     } else if (event.key === "u" && before) {
       tryPose(before);
       before = null;

@@ -36,7 +36,7 @@ class RouteWalkTest {
             "/prepare/{token}/visit/other", "/prepare/{token}/visit.ics");
     /** Addresses that take a file, and the field it is in. */
     private static final Map<String, String> UPLOADS = Map.of("/survey/plan", "plan", "/survey/readings.csv", "readings", "/draw/underlay",
-            "picture", "/ready/label", "photo", "/ready/air", "file", "/ready/kit/label", "photo");
+            "picture", "/ready/label", "photo", "/ready/air", "file", "/ready/kit/label", "photo", "/carry", "file");
     private static final List<String> TAKES_JSON
             = List.of("/try", "/pose", "/cell", "/zones", "/draw/edits", "/draw/undo", "/draw/redo", "/underlay/scale", "/underlay/move");
 
@@ -122,7 +122,7 @@ class RouteWalkTest {
                 .replace("{token}", "guessed").replace("{reading}", "1").replace("{variant}", "1").replace("{network}", "1")
                 .replace("{photo}", "1").replace("{key}", "dunmark-post").replace("{rehearsal}", "1").replace("{hub}", "1")
                 .replace("{entry}", "1")
-                .replace("{person}", "1").replace("{thing}", "1");
+                .replace("{person}", "1").replace("{thing}", "1").replace("{list}", "people");
         Optional<String> upload = route.method() == HttpMethod.POST
                 ? UPLOADS.keySet().stream().filter(route.pattern()::endsWith).findFirst() : Optional.empty();
         AbstractMockHttpServletRequestBuilder<?> request = upload.isPresent()

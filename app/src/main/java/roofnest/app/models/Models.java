@@ -107,7 +107,7 @@ public class Models {
     }
 
     /** Adds a model, or puts a newer document in the place of the firm's own of that key. */
-    DeviceModel add(long firmId, String document, String by) throws DocumentRefused {
+    public DeviceModel add(long firmId, String document, String by) throws DocumentRefused {
         DeviceModel model = documents.read(document);
         if (shipped.find(model.key()).isPresent()) {
             throw new BadInput("“" + model.key() + "” is the key of a model that ships with the application. Choose another key.");

@@ -12,9 +12,11 @@ import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import roofnest.app.records.PictureShelf;
+
 /** Links of preparation, and what came in by them. */
 @Repository
-class PreparationRepository {
+class PreparationRepository implements PictureShelf {
     private final JdbcClient jdbc;
     private final Clock clock;
 
@@ -127,6 +129,24 @@ class PreparationRepository {
     Optional<byte[]> jpeg(long householdId, long id) {
         return jdbc.sql("select jpeg from household_photo where household_id = :householdId and id = :id")
                 .param("householdId", householdId).param("id", id).query(byte[].class).optional();
+    }
+
+    @Override
+    public String shelf() {
+        return "from-the-household";
+    }
+
+    @Override
+    public List<Picture> pictures(long householdId) {
+        return jdbc.sql("select what, jpeg from household_photo where household_id = :householdId order by id")
+                .param("householdId", householdId)
+                .query((row, n) -> new Picture(Map.of("what", row.getString("what")), row.getBytes("jpeg"))).list();
+    }
+
+    /** Drawn anew, as whatever comes in. */
+    @Override
+    public void put(long householdId, Picture picture) {
+        addPhoto(householdId, picture.about().get("what"), Pictures.drawnAnew(picture.bytes()));
     }
 
     void addPhoto(long householdId, String what, byte[] jpeg) {

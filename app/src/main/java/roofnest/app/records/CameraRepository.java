@@ -325,10 +325,11 @@ public class CameraRepository implements Archive {
     public void correct(long householdId, long id, String name, String serial, String stickerKept, String room, int version) {
         int rows = jdbc
                 .sql("""
-                    update camera
-                    set name = :name, serial = nullif(:serial, ''), sticker_kept = nullif(:kept, ''), room = nullif(:room, ''), version = version + 1
-                    where household_id = :householdId and id = :id and version = :version and removed_at is null
-                    """)
+                        update camera
+                        set name = :name, serial = nullif(:serial, ''), sticker_kept = nullif(:kept, ''), room = nullif(:room, ''),
+                    version = version + 1
+                        where household_id = :householdId and id = :id and version = :version and removed_at is null
+                        """)
                 .param("name", name)
                 .param("serial", serial)
                 .param("kept", stickerKept)
@@ -355,6 +356,33 @@ public class CameraRepository implements Archive {
                 .param("serial", serial)
                 .param("camera", cameraId)
                 .query(String.class).optional();
+    }
+
+    /** What a camera brings along that was carried in from another place. */
+    public record CarriedIn(Collection<MaskCell> masked, List<Zone> zones, String serial, String stickerKept, String deviceId, String room,
+            OffsetDateTime joinedAt, boolean ownPassword, OffsetDateTime mountedAt, LocalDate lastChargedOn) {}
+
+    public void carryIn(long householdId, long id, CarriedIn in) {
+        mask(householdId, id, in.masked(), find(householdId, id).orElseThrow().version());
+        zone(householdId, id, in.zones(), find(householdId, id).orElseThrow().version());
+        jdbc.sql("""
+            update camera
+            set serial = :serial, sticker_kept = :kept, device_id = :device, room = :room, joined_at = :joined,
+                own_password_at = case when :own then coalesce(:joined, :now) end, mounted_at = :mounted, last_charged_on = :charged
+            where household_id = :householdId and id = :id
+            """)
+                .param("serial", in.serial(), Types.VARCHAR)
+                .param("kept", in.stickerKept(), Types.VARCHAR)
+                .param("device", in.deviceId(), Types.VARCHAR)
+                .param("room", in.room(), Types.VARCHAR)
+                .param("joined", in.joinedAt(), Types.TIMESTAMP_WITH_TIMEZONE)
+                .param("own", in.ownPassword())
+                .param("now", OffsetDateTime.now(clock))
+                .param("mounted", in.mountedAt(), Types.TIMESTAMP_WITH_TIMEZONE)
+                .param("charged", in.lastChargedOn(), Types.DATE)
+                .param("householdId", householdId)
+                .param("id", id)
+                .update();
     }
 
     public void rename(long householdId, long id, String name) {

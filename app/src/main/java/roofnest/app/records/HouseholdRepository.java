@@ -21,11 +21,11 @@ import roofnest.core.promise.Stage;
 /** The table of households: their names, how far their work is, their plan documents and the counts of their findings. */
 @Repository
 public class HouseholdRepository {
-    private static final String COLUMNS
-            = "h.id, h.firm_id, h.name, h.address, h.phone, h.stage, h.stage_since, h.due_on, h.due_what, h.due_person_id, "
-                    + "(select name from person where id = h.due_person_id) as due_person, h.due_by_hand, h.notes, h.handed_over_at, "
-                    + "h.archived_at, (select id from network where household_id = h.id and five_off_since is not null and removed_at is null limit 1) "
-                    + "as five_off, h.version, h.particulars_version, h.changes";
+    private static final String COLUMNS = """
+        h.id, h.firm_id, h.name, h.address, h.phone, h.stage, h.stage_since, h.due_on, h.due_what, h.due_person_id,
+        (select name from person where id = h.due_person_id) as due_person, h.due_by_hand, h.notes, h.handed_over_at, h.archived_at,
+        (select id from network where household_id = h.id and five_off_since is not null and removed_at is null limit 1) as five_off,
+        h.version, h.particulars_version, h.changes""";
 
     private static final int SOON_DAYS = 7;
 
@@ -163,6 +163,25 @@ public class HouseholdRepository {
                 .param("dueOn", dueOn, Types.DATE)
                 .param("dueWhat", dueWhat)
                 .param("today", LocalDate.now(clock))
+                .param("now", OffsetDateTime.now(clock))
+                .query(Long.class).single();
+    }
+
+    /** Takes in a household that was carried out of another place: its work stands where it stood there. */
+    public long carryIn(long firmId, Household in) {
+        return jdbc.sql("""
+            insert into household (firm_id, name, address, phone, stage, stage_since, notes, handed_over_at, created_at)
+            values (:firmId, :name, :address, :phone, :stage, :today, :notes, :handedOver, :now)
+            returning id
+            """)
+                .param("firmId", firmId)
+                .param("name", in.name())
+                .param("address", in.address())
+                .param("phone", in.phone())
+                .param("stage", in.stage().name())
+                .param("today", LocalDate.now(clock))
+                .param("notes", in.notes())
+                .param("handedOver", in.handedOverAt(), Types.TIMESTAMP_WITH_TIMEZONE)
                 .param("now", OffsetDateTime.now(clock))
                 .query(Long.class).single();
     }
@@ -336,9 +355,10 @@ public class HouseholdRepository {
             // Whatever somebody set was about the work before.
             jdbc.sql(
                     """
-                        update household set stage = :stage, stage_since = :today, due_by_hand = false, particulars_version = particulars_version + 1
-                        where id = :id
-                        """)
+                                update household
+                        set stage = :stage, stage_since = :today, due_by_hand = false, particulars_version = particulars_version + 1
+                                where id = :id
+                                """)
                     .param("id", locked.id())
                     .param("stage", stage.name())
                     .param("today", LocalDate.now(clock))

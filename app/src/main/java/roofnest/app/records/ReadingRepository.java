@@ -74,6 +74,24 @@ public class ReadingRepository implements Archive {
                 .update();
     }
 
+    /** Readings that were made elsewhere, with when and by whom. */
+    public void carryIn(long householdId, List<Record> made) {
+        made.forEach(record -> jdbc.sql("""
+            insert into reading (household_id, x_m, y_m, z_m, band, rssi_dbm, sd_db, at, by_name)
+            values (:householdId, :x, :y, :z, :band, :rssi, :sd, :at, :by)
+            """)
+                .param("householdId", householdId)
+                .param("x", record.reading().at().xM())
+                .param("y", record.reading().at().yM())
+                .param("z", record.reading().at().zM())
+                .param("band", record.reading().band().name())
+                .param("rssi", record.reading().rssiDbm())
+                .param("sd", record.reading().sdDb())
+                .param("at", record.at())
+                .param("by", record.by())
+                .update());
+    }
+
     private static Double[] doubles(List<Reading> readings, Function<Reading, Double> figure) {
         return readings.stream().map(figure).toArray(Double[]::new);
     }

@@ -1,5 +1,7 @@
 package roofnest.app.survey;
 
+import java.util.List;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -32,16 +34,18 @@ class SpotsController {
     private final Variants variants;
     private final VariantRepository kept;
     private final BoardPages pages;
+    private final FewestTaken taken;
 
     SpotsController(
             Frames frames, JudgedHouseholds households, Changes changes, Variants variants, VariantRepository kept,
-            BoardPages pages) {
+            BoardPages pages, FewestTaken taken) {
         this.frames = frames;
         this.households = households;
         this.changes = changes;
         this.variants = variants;
         this.kept = kept;
         this.pages = pages;
+        this.taken = taken;
     }
 
     @PostMapping("/households/{household}/survey/cameras/{camera}/spots")
@@ -56,8 +60,19 @@ class SpotsController {
     String fewest(HouseholdRef ref, @PathVariable("camera") long cameraId, Model model) {
         JudgedHousehold household = planned(ref);
         DeviceModel device = household.camera(cameraId).camera().model();
+        model.addAttribute("cameraId", cameraId);
+        frames.frame(ref, Stage.SURVEY, model);
         model.addAttribute("spots", SpotsView.of(FewestCameras.of(household.judge(), household.facts(), device), device.fullName()));
         return "survey :: spots";
+    }
+
+    /** All that were found, with one key. @param pose of each */
+    @PostMapping("/households/{household}/survey/cameras/{camera}/fewest/take")
+    String takeFewest(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam(defaultValue = "") List<String> pose,
+            RedirectAttributes flash) {
+        JudgedHousehold household = planned(ref);
+        flash.addFlashAttribute("notice", taken.take(ref, household, household.camera(cameraId).camera().model().key(), pose));
+        return "redirect:" + ref.path() + "/survey?panel=spots";
     }
 
     @PostMapping("/households/{household}/survey/variants")

@@ -2,6 +2,8 @@ package roofnest.app.survey;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 import roofnest.core.lang.Numbers;
 import roofnest.core.promise.Unit;
@@ -16,7 +18,8 @@ record SpotsView(String said, List<Spot> spots, List<Hung> hung, List<String> ho
     record Spot(int key, double x, double y, double heightM, double headingDeg, double tiltDeg, String where, List<String> gains,
             List<String> losses, List<String> costs) {}
 
-    record Hung(double x, double y, double headingDeg, String where, String keeps) {}
+    /** @param pose as the form sends it back: x, y, height, heading, tilt */
+    record Hung(double x, double y, double headingDeg, String pose, String where, String keeps) {}
 
     static SpotsView of(BetterSpot.Outcome outcome) {
         List<Spot> spots = new ArrayList<>();
@@ -38,7 +41,7 @@ record SpotsView(String said, List<Spot> spots, List<Hung> hung, List<String> ho
 
     static SpotsView of(FewestCameras.Outcome outcome, String model) {
         List<Hung> hung = outcome.cameras().stream()
-                .map(camera -> new Hung(camera.pose().xM(), -camera.pose().yM(), camera.pose().headingDeg(),
+                .map(camera -> new Hung(camera.pose().xM(), -camera.pose().yM(), camera.pose().headingDeg(), pose(camera.pose()),
                         camera.on() + ", " + Numbers.fixed(camera.pose().heightM(), 1) + " m up, looks "
                                 + Unit.DEGREES.format(camera.pose().headingDeg()),
                         String.join("; ", camera.keeps())))
@@ -59,6 +62,11 @@ record SpotsView(String said, List<Spot> spots, List<Hung> hung, List<String> ho
                                     : "; the search was cut short, so fewer might do.");
         }
         return new SpotsView(said, List.of(), hung, outcome.hopeless());
+    }
+
+    private static String pose(CameraPose pose) {
+        return Stream.of(pose.xM(), pose.yM(), pose.heightM(), pose.headingDeg(), pose.tiltDeg()).map(String::valueOf)
+                .collect(Collectors.joining(" "));
     }
 
     private static String words(BetterSpot.Change change) {

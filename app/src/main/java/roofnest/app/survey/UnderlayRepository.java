@@ -1,13 +1,16 @@
 package roofnest.app.survey;
 
+import java.util.Map;
+import java.util.List;
 import java.util.Optional;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import roofnest.app.records.PictureShelf;
 
 /** Drawings laid under storeys' plans. */
 @Repository
-class UnderlayRepository {
+class UnderlayRepository implements PictureShelf {
     private final JdbcClient jdbc;
 
     UnderlayRepository(JdbcClient jdbc) {
@@ -38,6 +41,35 @@ class UnderlayRepository {
                 .param("storeyId", storeyId)
                 .query((row, n) -> new Picture(row.getBytes("picture"), row.getString("media_type")))
                 .optional();
+    }
+
+    @Override
+    public String shelf() {
+        return "under-the-plan";
+    }
+
+    @Override
+    public List<PictureShelf.Picture> pictures(long householdId) {
+        return jdbc.sql("""
+            select storey_id, picture, media_type, width_px, height_px, metres_per_px, x_m, y_m
+            from underlay where household_id = :householdId order by storey_id
+            """)
+                .param("householdId", householdId)
+                .query((row, n) -> new PictureShelf.Picture(
+                        Map.of("storey", row.getString("storey_id"), "mediaType", row.getString("media_type"),
+                                "widthPx", row.getString("width_px"), "heightPx", row.getString("height_px"), "metresPerPx",
+                                row.getString("metres_per_px"), "xM", row.getString("x_m"), "yM", row.getString("y_m")),
+                        row.getBytes("picture")))
+                .list();
+    }
+
+    @Override
+    public void put(long householdId, PictureShelf.Picture picture) {
+        Map<String, String> about = picture.about();
+        lay(householdId, about.get("storey"), new Picture(picture.bytes(), about.get("mediaType")),
+                new Underlay(Integer.parseInt(about.get("widthPx")), Integer.parseInt(about.get("heightPx")),
+                        Double.parseDouble(about.get("metresPerPx")), Double.parseDouble(about.get("xM")),
+                        Double.parseDouble(about.get("yM"))));
     }
 
     void lay(long householdId, String storeyId, Picture picture, Underlay at) {

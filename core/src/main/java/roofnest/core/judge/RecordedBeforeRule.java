@@ -82,8 +82,13 @@ final class RecordedBeforeRule implements PromiseRule<Promise.RecordedBefore> {
 
     @Override
     public String wording(Promise.RecordedBefore promise, Names names) {
-        return "Recorded before they reach the " + names.place(promise.placeId()) + " by " + names.path(promise.pathId()) + " ("
+        return "Recorded before they reach the " + names.place(promise.placeId()) + ", " + coming(names.path(promise.pathId())) + " ("
                 + promise.level().name().toLowerCase(Locale.ROOT) + ")";
+    }
+
+    /** People name a path by where it is, or by where it leads: "by the lane", "on the way to the cart shed". */
+    private static String coming(String path) {
+        return path.matches("(?i)(to|from|past|along|through|over|up|down|round|across) .*") ? "on the way " + path : "by " + path;
     }
 
     private static List<Remedy> beforeRemedies(Limit limit, double marginS, Camera camera) {

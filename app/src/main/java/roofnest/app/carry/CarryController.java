@@ -1,0 +1,84 @@
+package roofnest.app.carry;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.atomic.AtomicReference;
+
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+import roofnest.app.firm.Staff;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.web.Form;
+import roofnest.app.web.ImportRefused;
+import roofnest.app.web.NoSuchPage;
+
+/** Out and in. */
+@Controller
+class CarryController {
+    private final CarryOut out;
+    private final CarryIn in;
+    private final FirmLists lists;
+
+    CarryController(CarryOut out, CarryIn in, FirmLists lists) {
+        this.out = out;
+        this.in = in;
+        this.lists = lists;
+    }
+
+    @GetMapping("/households/{household}/carry.zip")
+    ResponseEntity<byte[]> carryOut(HouseholdRef ref) {
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType("application/zip")).header("Cache-Control", "no-store")
+                .header("Content-Disposition", "attachment; filename=\"household-" + ref.id() + ".zip\"").body(out.zip(ref));
+    }
+
+    @GetMapping("/carry")
+    String page(Model model) {
+        return page(Form.empty(), model);
+    }
+
+    @PostMapping("/carry")
+    String carryIn(@AuthenticationPrincipal Staff staff, @RequestParam(required = false) MultipartFile file, Form form, Model model,
+            RedirectAttributes flash) throws IOException {
+        byte[] zip = file == null ? new byte[0] : file.getBytes();
+        AtomicReference<CarryIn.Taken> taken = new AtomicReference<>();
+        boolean saved = form.bring("file", () -> {
+            if (zip.length == 0 || zip.length > CarryIn.MOST_BYTES) {
+                throw new ImportRefused(List.of(zip.length == 0 ? "Choose the file first." : "The file is larger than 9 MB."));
+            }
+            taken.set(in.take(staff, zip));
+        });
+        if (!saved) {
+            return page(form, model);
+        }
+        long passwords = taken.get().passwords();
+        flash.addFlashAttribute("notice", taken.get().name() + " came in whole, without its secrets."
+                + (passwords == 0 ? "" : passwords == 1 ? " The Wi-Fi's password is to be typed at Ready."
+                        : " The passwords of " + passwords + " networks are to be typed at Ready."));
+        return "redirect:" + taken.get().ref().path() + "/sheet";
+    }
+
+    @GetMapping("/lists/{list}.csv")
+    ResponseEntity<String> list(@AuthenticationPrincipal Staff staff, @PathVariable String list) {
+        FirmLists.FirmList wanted = FirmLists.FirmList.of(list).orElseThrow(NoSuchPage::new);
+        return ResponseEntity.ok().contentType(new MediaType("text", "csv", StandardCharsets.UTF_8)).header("Cache-Control", "no-store")
+                .header("Content-Disposition", "attachment; filename=\"" + list.toLowerCase(Locale.ROOT) + ".csv\"")
+                .body(lists.csv(staff.firmId(), wanted));
+    }
+
+    private static String page(Form form, Model model) {
+        model.addAttribute("form", form);
+        return "carry";
+    }
+}

@@ -1,0 +1,381 @@
+package roofnest.app.carry;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.DateTimeException;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+import roofnest.app.firm.Staff;
+import roofnest.app.models.Models;
+import roofnest.app.records.AccessRepository;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.Changes;
+import roofnest.app.records.Household;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.HubRepository;
+import roofnest.app.records.LogRepository;
+import roofnest.app.records.NetworkRepository;
+import roofnest.app.records.OtherThingRepository;
+import roofnest.app.records.PictureShelf;
+import roofnest.app.records.PromiseRepository;
+import roofnest.app.records.ProofRepository;
+import roofnest.app.records.ReadingRepository;
+import roofnest.app.records.ResidentRepository;
+import roofnest.app.records.RouterRepository;
+import roofnest.app.web.BadInput;
+import roofnest.app.web.ImportRefused;
+import roofnest.core.access.Access;
+import roofnest.core.catalogue.Band;
+import roofnest.core.catalogue.WifiSecurity;
+import roofnest.core.document.CheckedJson;
+import roofnest.core.document.DocumentRefused;
+import roofnest.core.judge.Camera;
+import roofnest.core.judge.Proof;
+import roofnest.core.network.HomeNetwork;
+import roofnest.core.plan.PlanDocument;
+import roofnest.core.plan.SpacePoint;
+import roofnest.core.promise.DetailLevel;
+import roofnest.core.promise.Light;
+import roofnest.core.promise.PromiseKey;
+import roofnest.core.promise.Stage;
+import roofnest.core.radio.Reading;
+import roofnest.core.view.CameraPose;
+import roofnest.core.view.MaskCell;
+import roofnest.core.view.Zone;
+
+/** Takes a household in from its document: checked as a whole first, and nothing of it is kept when anything is wrong. */
+@Service
+public class CarryIn {
+    static final int MOST_BYTES = 9_000_000;
+    private static final int MOST_DOCUMENT_BYTES = 3_000_000;
+    /** Unpacked, so that a small file cannot grow without end. */
+    private static final int MOST_UNPACKED_BYTES = 40_000_000;
+    private static final int MOST_FILES = 41;
+    private static final String OWN = "own-";
+
+    private final HouseholdRepository households;
+    private final ResidentRepository residents;
+    private final PromiseRepository promises;
+    private final NetworkRepository networks;
+    private final RouterRepository routers;
+    private final OtherThingRepository things;
+    private final HubRepository hubs;
+    private final CameraRepository cameras;
+    private final AccessRepository access;
+    private final ReadingRepository readings;
+    private final LogRepository log;
+    private final ProofRepository proofs;
+    private final Map<String, PictureShelf> shelves;
+    private final Models models;
+    private final PlanDocument plans;
+    private final Changes changes;
+    private final CheckedJson documents = documents();
+    private final JsonMapper json = new JsonMapper();
+
+    CarryIn(HouseholdRepository households, ResidentRepository residents, PromiseRepository promises, NetworkRepository networks,
+            RouterRepository routers, OtherThingRepository things, HubRepository hubs, CameraRepository cameras, AccessRepository access,
+            ReadingRepository readings, LogRepository log, ProofRepository proofs, List<PictureShelf> shelves, Models models,
+            PlanDocument plans, Changes changes) {
+        this.households = households;
+        this.residents = residents;
+        this.promises = promises;
+        this.networks = networks;
+        this.routers = routers;
+        this.things = things;
+        this.hubs = hubs;
+        this.cameras = cameras;
+        this.access = access;
+        this.readings = readings;
+        this.log = log;
+        this.proofs = proofs;
+        this.shelves = shelves.stream().collect(Collectors.toMap(PictureShelf::shelf, shelf -> shelf));
+        this.models = models;
+        this.plans = plans;
+        this.changes = changes;
+    }
+
+    static CheckedJson documents() {
+        return new CheckedJson("/roofnest/household.schema.json", MOST_DOCUMENT_BYTES, "Is it a household's document?");
+    }
+
+    /** What came in. @param passwords how many networks want theirs typed again */
+    record Taken(HouseholdRef ref, String name, long passwords) {}
+
+    @Transactional(rollbackFor = ImportRefused.class)
+    public Taken take(Staff staff, byte[] zip) throws ImportRefused {
+        Map<String, byte[]> files = unpacked(zip);
+        HouseholdFile in = read(files);
+        List<String> faults = faults(in, files);
+        if (!faults.isEmpty()) {
+            throw new ImportRefused(faults);
+        }
+        try {
+            return put(staff, in, files);
+        } catch (DocumentRefused refused) {
+            throw new ImportRefused(refused.faults().stream().map(Object::toString).toList());
+        } catch (BadInput | IllegalArgumentException | DateTimeException | JacksonException refused) {
+            throw new ImportRefused(List.of(String.valueOf(refused.getMessage())));
+        }
+    }
+
+    private static Map<String, byte[]> unpacked(byte[] zip) throws ImportRefused {
+        Map<String, byte[]> files = new HashMap<>();
+        long size = 0;
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip), StandardCharsets.UTF_8)) {
+            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+                byte[] bytes = in.readNBytes((int) (MOST_UNPACKED_BYTES - size + 1));
+                size += bytes.length;
+                files.put(entry.getName(), bytes);
+                if (size > MOST_UNPACKED_BYTES || files.size() > MOST_FILES) {
+                    throw new ImportRefused(List.of("There is more in this file than a household holds."));
+                }
+            }
+        } catch (IOException | IllegalArgumentException e) {
+            throw new ImportRefused(List.of("The file is damaged and cannot be opened."));
+        }
+        return files;
+    }
+
+    private HouseholdFile read(Map<String, byte[]> files) throws ImportRefused {
+        if (!files.containsKey(CarryOut.DOCUMENT)) {
+            throw new ImportRefused(List.of("This is no household that was carried out: there is no " + CarryOut.DOCUMENT + " in it."));
+        }
+        try {
+            return documents.value(documents.read(new String(files.get(CarryOut.DOCUMENT), StandardCharsets.UTF_8)), HouseholdFile.class);
+        } catch (DocumentRefused refused) {
+            throw new ImportRefused(refused.faults().stream().map(Object::toString).toList());
+        } catch (JacksonException e) {
+            throw new ImportRefused(List.of("A date or a figure in it cannot be read."));
+        }
+    }
+
+    /** What the schema cannot see: parts that are spoken of and not there, models nobody knows, a plan that does not stand. */
+    private List<String> faults(HouseholdFile in, Map<String, byte[]> files) {
+        List<String> faults = new ArrayList<>();
+        Set<Long> people = refs(in.people(), HouseholdFile.Person::ref, "people", faults);
+        Set<Long> seen = refs(in.cameras(), HouseholdFile.Camera::ref, "cameras", faults);
+        Set<Long> written = refs(in.promises(), HouseholdFile.Written::ref, "promises", faults);
+        twice(each(in.cameras()).stream().map(camera -> camera.name().toLowerCase(Locale.ROOT)).toList(), "cameras are called", faults);
+        twice(each(in.networks()).stream().map(HouseholdFile.Network::name).toList(), "networks are called", faults);
+        twice(each(in.hubs()).stream().map(HouseholdFile.Hub::model).toList(), "hubs are of the model", faults);
+        for (HouseholdFile.Access grant : each(in.access())) {
+            if (!people.contains(grant.person()) || !seen.contains(grant.camera())) {
+                faults.add("Somebody is given access who is not among the people, or to a camera that is not there.");
+            }
+        }
+        for (HouseholdFile.Proved proof : each(in.proofs())) {
+            if (!seen.contains(proof.camera()) || proof.promise() != null && !written.contains(proof.promise())
+                    || (proof.promise() == null) == (proof.brought() == null)) {
+                faults.add("Something is proved of a camera or a promise that is not there.");
+            }
+        }
+        for (HouseholdFile.Entry entry : each(in.log())) {
+            if (entry.camera() != null && !seen.contains(entry.camera())) {
+                faults.add("The log speaks of a camera that is not there: " + entry.words());
+            }
+        }
+        if (each(in.networks()).stream().filter(HouseholdFile.Network::forCameras).count() > 1) {
+            faults.add("Cameras join one network; more than one is marked.");
+        }
+        for (HouseholdFile.Picture picture : each(in.pictures())) {
+            if (!files.containsKey(picture.file()) || !shelves.containsKey(picture.shelf())) {
+                faults.add("The picture " + picture.file() + " is not there, or nobody knows where it belongs.");
+            }
+        }
+        if (in.plan() != null) {
+            try {
+                plans.read(in.plan().toString());
+            } catch (DocumentRefused refused) {
+                refused.faults().forEach(fault -> faults.add("/plan" + fault));
+            }
+        }
+        return faults.stream().distinct().limit(CheckedJson.MAX_FAULTS).toList();
+    }
+
+    private static void twice(List<String> names, String what, List<String> faults) {
+        names.stream().filter(name -> names.indexOf(name) != names.lastIndexOf(name)).distinct()
+                .forEach(name -> faults.add("Two " + what + " " + name + "."));
+    }
+
+    private interface Ref<T> {
+        long of(T item);
+    }
+
+    private static <T> Set<Long> refs(List<T> items, Ref<T> ref, String what, List<String> faults) {
+        Set<Long> refs = each(items).stream().map(ref::of).collect(Collectors.toSet());
+        if (refs.size() != each(items).size()) {
+            faults.add("Two of the " + what + " have the same ref.");
+        }
+        return refs;
+    }
+
+    private static <T> List<T> each(List<T> items) {
+        return items == null ? List.of() : items;
+    }
+
+    private Taken put(Staff staff, HouseholdFile in, Map<String, byte[]> files) throws DocumentRefused {
+        HouseholdFile.Particulars h = in.household();
+        long id = households.carryIn(staff.firmId(), new Household(0, staff.firmId(), h.name(), h.address(), text(h.phone()),
+                Stage.valueOf(h.stage()), null, new Household.Due(null, "", null, "", false), text(h.notes()), h.handedOverAt(), null, null,
+                0, 0,
+                0));
+        HouseholdRef ref = new HouseholdRef(id, staff);
+        Map<String, String> keys = models(staff, in);
+        changes.run(ref, Stage.BRIEF, () -> {
+            if (in.plan() != null) {
+                households.setPlan(id, in.plan().toString());
+            }
+            Map<Long, Long> people = new HashMap<>();
+            each(in.people()).forEach(person -> people.put(person.ref(), residents.add(id, person.name(), text(person.email()),
+                    Access.Tie.valueOf(person.tie()), person.leftOn())));
+            Map<Long, PromiseKey> written = promises(id, in);
+            networks(staff, id, in);
+            each(in.things()).forEach(thing -> things.add(id, thing.name(), thing.howMany()));
+            if (in.thingsCounted()) {
+                things.counted(id);
+            }
+            each(in.hubs()).forEach(hub -> hub(id, hub));
+            Map<Long, Long> seen = new HashMap<>();
+            each(in.cameras()).forEach(camera -> seen.put(camera.ref(), camera(id, camera, keys)));
+            each(in.access()).forEach(grant -> access.grant(id, people.get(grant.person()), seen.get(grant.camera()),
+                    Access.Role.valueOf(grant.role()), grant.until()));
+            readings.carryIn(id, each(in.readings()).stream().map(r -> new ReadingRepository.Record(0,
+                    new Reading(new SpacePoint(r.xM(), r.yM(), r.zM()), Band.valueOf(r.band()), r.dbm(), r.sdDb()), r.at(), r.by()))
+                    .toList());
+            log(id, in, seen);
+            each(in.proofs()).forEach(p -> proofs.add(id, new Proof(p.promise() != null ? written.get(p.promise())
+                    : PromiseKey.ofCamera(seen.get(p.camera()), p.brought()), seen.get(p.camera()), p.measured(), p.poseMark(),
+                    p.at().toInstant(), p.by())));
+            each(in.pictures()).forEach(picture -> shelves.get(picture.shelf()).put(id,
+                    new PictureShelf.Picture(picture.about(), files.get(picture.file()))));
+        });
+        return new Taken(ref, h.name(),
+                each(in.networks()).stream().filter(n -> WifiSecurity.valueOf(n.security()) != WifiSecurity.OPEN).count());
+    }
+
+    /** Own models of the firm that the household came from become this firm's, unless it has one of the same key. */
+    private Map<String, String> models(Staff staff, HouseholdFile in) throws DocumentRefused {
+        Map<String, String> keys = new HashMap<>();
+        for (Map.Entry<String, JsonNode> own : (in.models() == null ? Map.<String, JsonNode>of() : in.models()).entrySet()) {
+            String here = OWN + staff.firmId() + "-" + own.getKey();
+            if (models.find(staff.firmId(), here).isEmpty()) {
+                models.add(staff.firmId(), own.getValue().toString(), staff.name());
+            }
+            keys.put(OWN + own.getKey(), here);
+        }
+        for (HouseholdFile.Camera camera : each(in.cameras())) {
+            String key = keys.getOrDefault(camera.model(), camera.model());
+            if (models.find(staff.firmId(), key).isEmpty()) {
+                throw new BadInput("Nobody here knows the model " + camera.model() + " of " + camera.name() + ".");
+            }
+        }
+        return keys;
+    }
+
+    private Map<Long, PromiseKey> promises(long id, HouseholdFile in) {
+        List<HouseholdFile.Written> wanted = each(in.promises());
+        for (HouseholdFile.Written p : wanted) {
+            switch (p.kind()) {
+                case "MAKE_OUT" ->
+                    promises.makeOut(id, DetailLevel.valueOf(need(p.level())), need(p.place()), Light.valueOf(need(p.light())));
+                case "RECORDED_BEFORE" ->
+                    promises.recordedBefore(id, DetailLevel.valueOf(need(p.level())), need(p.place()), need(p.path()));
+                case "KEEPS_DAYS" -> promises.keepsDays(id, Integer.parseInt(need(p.days())));
+                case "NEVER_SHOWS" -> promises.neverShows(id, need(p.area()));
+                case "ALERT_WITHIN" -> promises.alertWithin(id, Double.parseDouble(need(p.seconds())));
+                default -> promises.onlyThese(id);
+            }
+        }
+        Map<Long, PromiseKey> keys = new LinkedHashMap<>();
+        var now = promises.of(id);
+        for (int i = 0; i < wanted.size(); i++) {
+            keys.put(wanted.get(i).ref(), now.get(i).key());
+        }
+        return keys;
+    }
+
+    private void networks(Staff staff, long id, HouseholdFile in) {
+        // The one that cameras join goes first: a house's first network is that one.
+        each(in.networks()).stream().sorted((a, b) -> Boolean.compare(b.forCameras(), a.forCameras())).forEach(n -> networks.save(id, 0,
+                new HomeNetwork(n.name(), "", n.bands().stream().map(Band::valueOf).collect(Collectors.toSet()),
+                        WifiSecurity.valueOf(n.security()), n.hidden(), n.isolated()),
+                0, staff.name()));
+        HouseholdFile.Router r = in.router();
+        if (r != null) {
+            routers.save(id, new RouterRepository.Router(r.model(), r.pushButton(), r.makesNames(),
+                    r.address() == null ? Optional.empty()
+                            : Optional.of(new RouterRepository.Addresses(r.address(), need(r.poolFrom()), need(r.poolTo()),
+                                    Integer.parseInt(need(r.leases())))),
+                    Optional.ofNullable(r.upMbps()), Optional.ofNullable(r.simGb()), 0));
+        }
+    }
+
+    /** A hub has to be joined again: its own password stayed where it was. */
+    private void hub(long id, HouseholdFile.Hub hub) {
+        models.hub(hub.model());
+        long added = hubs.ensure(id, hub.model(), hub.name());
+        hubs.keepSticker(id, added, hub.serial(), hub.stickerKept());
+        hubs.rename(id, added, hub.name(), text(hub.room()));
+    }
+
+    private long camera(long id, HouseholdFile.Camera c, Map<String, String> keys) {
+        long added = cameras.add(id, c.name(), keys.getOrDefault(c.model(), c.model()),
+                new CameraPose(c.xM(), c.yM(), c.heightM(), c.headingDeg(), c.tiltDeg()),
+                new Camera.Settings(c.clipSeconds(), c.coolDownSeconds(), c.cardGb(), c.visitsPerDay(), c.liveMinutes(), c.openSkyShare(),
+                        c.chargeEveryDays()));
+        cameras.carryIn(id, added,
+                new CameraRepository.CarriedIn(each(c.masked()).stream().map(MaskCell::parse).collect(Collectors.toSet()),
+                        c.zones() == null ? List.of() : List.of(json.treeToValue(c.zones(), Zone[].class)), c.serial(), c.stickerKept(),
+                        c.deviceId(),
+                        c.room(), c.joinedAt(), c.ownPassword(), c.mountedAt(), c.lastChargedOn()));
+        return added;
+    }
+
+    private void log(long id, HouseholdFile in, Map<Long, Long> seen) {
+        // Written from the oldest on, so that those of one day keep their order.
+        List<HouseholdFile.Entry> entries = new ArrayList<>(each(in.log()));
+        Collections.reverse(entries);
+        for (HouseholdFile.Entry e : entries) {
+            log.add(id,
+                    new LogRepository.Said(e.camera() == null ? null : seen.get(e.camera()), LogRepository.Kind.valueOf(e.kind()),
+                            e.words(),
+                            e.on(), e.nextOn()),
+                    e.by());
+            if (e.closed()) {
+                log.of(id).stream().filter(LogRepository.Entry::open).filter(open -> open.words().equals(e.words())).findFirst()
+                        .ifPresent(open -> log.close(id, open.id()));
+            }
+        }
+    }
+
+    private static String need(Object value) {
+        if (value == null) {
+            throw new BadInput("A promise or an address in it is not complete.");
+        }
+        return String.valueOf(value);
+    }
+
+    private static String text(String value) {
+        return value == null ? "" : value;
+    }
+}

@@ -1,0 +1,188 @@
+package roofnest.app.carry;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+
+import org.springframework.stereotype.Service;
+
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+import roofnest.app.records.AccessRepository;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.Household;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.HubRepository;
+import roofnest.app.records.LogRepository;
+import roofnest.app.records.NetworkRepository;
+import roofnest.app.records.OtherThingRepository;
+import roofnest.app.records.PictureShelf;
+import roofnest.app.records.PromiseRepository;
+import roofnest.app.records.ProofRepository;
+import roofnest.app.records.ReadingRepository;
+import roofnest.app.records.ResidentRepository;
+import roofnest.app.records.RouterRepository;
+import roofnest.core.catalogue.Band;
+import roofnest.core.catalogue.DeviceDocument;
+import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.document.CheckedJson;
+import roofnest.core.judge.Proof;
+import roofnest.core.promise.Promise;
+import roofnest.core.view.MaskCell;
+
+/** Writes a household down as one document with its pictures beside it. Nothing of the sealed store is in it. */
+@Service
+class CarryOut {
+    static final String DOCUMENT = "household.json";
+    private static final String OWN = "own-";
+
+    private final HouseholdRepository households;
+    private final ResidentRepository residents;
+    private final PromiseRepository promises;
+    private final NetworkRepository networks;
+    private final RouterRepository routers;
+    private final OtherThingRepository things;
+    private final HubRepository hubs;
+    private final CameraRepository cameras;
+    private final AccessRepository access;
+    private final ReadingRepository readings;
+    private final LogRepository log;
+    private final ProofRepository proofs;
+    private final List<PictureShelf> shelves;
+    private final CheckedJson documents;
+    private final DeviceDocument devices = new DeviceDocument();
+    private final JsonMapper json = new JsonMapper();
+
+    CarryOut(HouseholdRepository households, ResidentRepository residents, PromiseRepository promises, NetworkRepository networks,
+            RouterRepository routers, OtherThingRepository things, HubRepository hubs, CameraRepository cameras, AccessRepository access,
+            ReadingRepository readings, LogRepository log, ProofRepository proofs, List<PictureShelf> shelves) {
+        this.households = households;
+        this.residents = residents;
+        this.promises = promises;
+        this.networks = networks;
+        this.routers = routers;
+        this.things = things;
+        this.hubs = hubs;
+        this.cameras = cameras;
+        this.access = access;
+        this.readings = readings;
+        this.log = log;
+        this.proofs = proofs;
+        this.shelves = shelves.stream().sorted(Comparator.comparing(PictureShelf::shelf)).toList();
+        this.documents = CarryIn.documents();
+    }
+
+    /** A zip of the document and its pictures. */
+    byte[] zip(HouseholdRef ref) {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(bytes, StandardCharsets.UTF_8)) {
+            List<HouseholdFile.Picture> named = new ArrayList<>();
+            for (PictureShelf shelf : shelves) {
+                for (PictureShelf.Picture picture : shelf.pictures(ref.id())) {
+                    String file
+                            = "pictures/" + (named.size() + 1) + ("image/png".equals(picture.about().get("mediaType")) ? ".png" : ".jpg");
+                    named.add(new HouseholdFile.Picture(file, shelf.shelf(), picture.about()));
+                    zip.putNextEntry(new ZipEntry(file));
+                    zip.write(picture.bytes());
+                }
+            }
+            zip.putNextEntry(new ZipEntry(DOCUMENT));
+            zip.write(documents.write(file(ref.id(), named)).getBytes(StandardCharsets.UTF_8));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return bytes.toByteArray();
+    }
+
+    HouseholdFile file(long id, List<HouseholdFile.Picture> pictures) {
+        Household h = households.get(id);
+        Map<String, JsonNode> models = new TreeMap<>();
+        List<HouseholdFile.Camera> carried = cameras.records(id).stream().map(record -> camera(record, models)).toList();
+        return new HouseholdFile(HouseholdFile.FORMAT, HouseholdFile.VERSION,
+                new HouseholdFile.Particulars(h.name(), h.address(), h.phone(), h.stage().name(), h.notes(), h.handedOverAt()),
+                residents.of(id).stream().map(r -> new HouseholdFile.Person(r.id(), r.name(), r.email(), r.tie().name(), r.leftOn()))
+                        .toList(),
+                households.planDocument(id).map(json::readTree).orElse(null), promises.of(id).stream().map(CarryOut::promise).toList(),
+                models,
+                networks.all(id).stream().map(n -> new HouseholdFile.Network(n.name(), n.bands().stream().sorted().map(Band::name).toList(),
+                        n.security().name(), n.hidden(), n.isolated(), n.forCameras())).toList(),
+                router(routers.of(id)), things.of(id).stream().map(t -> new HouseholdFile.Thing(t.name(), t.howMany())).toList(),
+                things.count(id) >= 0,
+                hubs.of(id).stream().map(u -> new HouseholdFile.Hub(u.modelKey(), u.name(), u.serial(), u.stickerKept(), u.room()))
+                        .toList(),
+                carried, access.of(id).grants().stream().map(g -> new HouseholdFile.Access(g.personId(), g.cameraId(), g.role().name(),
+                        g.until().orElse(null))).toList(),
+                readings.records(id).stream().map(r -> new HouseholdFile.Reading(r.reading().at().xM(), r.reading().at().yM(),
+                        r.reading().at().zM(), r.reading().band().name(), r.reading().rssiDbm(), r.reading().sdDb(), r.at(), r.by()))
+                        .toList(),
+                log.of(id).stream().map(e -> new HouseholdFile.Entry(e.kind().name(), e.words(),
+                        carried.stream().anyMatch(c -> e.cameraId() != null && c.ref() == e.cameraId()) ? e.cameraId() : null, e.on(),
+                        e.nextOn(),
+                        e.by(), e.closed())).toList(),
+                proofs.of(id).stream().filter(p -> carried.stream().anyMatch(c -> c.ref() == p.cameraId())).map(CarryOut::proof).toList(),
+                pictures);
+    }
+
+    private HouseholdFile.Camera camera(CameraRepository.Record record, Map<String, JsonNode> models) {
+        roofnest.core.judge.Camera c = record.camera();
+        DeviceModel model = c.model();
+        String key = model.key();
+        if (key.startsWith(OWN)) {
+            key = key.replaceFirst("^own-[0-9]+-", OWN);
+            models.put(key.substring(OWN.length()), json.readTree(devices.write(model).replace(model.key(), key.substring(OWN.length()))));
+        }
+        roofnest.core.judge.Camera.Settings s = c.settings();
+        return new HouseholdFile.Camera(c.id(), c.name(), key, c.pose().xM(), c.pose().yM(), c.pose().heightM(), c.pose().headingDeg(),
+                c.pose().tiltDeg(), c.masked().stream().sorted().map(MaskCell::toString).toList(), json.valueToTree(c.zones()),
+                s.clipSeconds(), s.coolDownSeconds(), s.cardGb(), s.visitsPerDay(), s.liveMinutes(), s.openSkyShare(), s.chargeEveryDays(),
+                record.serial(), record.stickerKept(), record.deviceId(), record.room(), record.joinedAt(), c.ownPassword(),
+                record.mountedAt(), c.lastCharged().orElse(null));
+    }
+
+    private static HouseholdFile.Router router(RouterRepository.Router r) {
+        return r.version() == 0 ? null : new HouseholdFile.Router(r.model(), r.pushButton(), r.makesNames(),
+                r.addresses().map(RouterRepository.Addresses::router).orElse(null),
+                r.addresses().map(RouterRepository.Addresses::from).orElse(null),
+                r.addresses().map(RouterRepository.Addresses::to).orElse(null),
+                r.addresses().map(RouterRepository.Addresses::leases).orElse(null),
+                r.upMbps().orElse(null), r.simGb().orElse(null));
+    }
+
+    private static HouseholdFile.Written promise(Promise promise) {
+        long ref = Long.parseLong(promise.key().value().substring(1));
+        if (promise instanceof Promise.MakeOut out) {
+            return new HouseholdFile.Written(ref, "MAKE_OUT", out.level().name(), out.light().name(), out.placeId(), null, null, null,
+                    null);
+        } else if (promise instanceof Promise.RecordedBefore before) {
+            return new HouseholdFile.Written(ref, "RECORDED_BEFORE", before.level().name(), null, before.placeId(), before.pathId(), null,
+                    null,
+                    null);
+        } else if (promise instanceof Promise.NeverShows never) {
+            return new HouseholdFile.Written(ref, "NEVER_SHOWS", null, null, null, null, never.areaId(), null, null);
+        } else if (promise instanceof Promise.KeepsDays keeps) {
+            return new HouseholdFile.Written(ref, "KEEPS_DAYS", null, null, null, null, null, keeps.days(), null);
+        } else if (promise instanceof Promise.AlertWithin alert) {
+            return new HouseholdFile.Written(ref, "ALERT_WITHIN", null, null, null, null, null, null, alert.seconds());
+        }
+        return new HouseholdFile.Written(ref, "ONLY_THESE", null, null, null, null, null, null, null);
+    }
+
+    private static HouseholdFile.Proved proof(Proof proof) {
+        String key = proof.promise().value();
+        boolean written = key.startsWith("p");
+        return new HouseholdFile.Proved(written ? Long.valueOf(key.substring(1)) : null,
+                written ? null : key.substring(key.indexOf('.') + 1),
+                proof.cameraId(), proof.measured(), proof.poseMark(), proof.at().atOffset(ZoneOffset.UTC), proof.by());
+    }
+}

@@ -1,0 +1,57 @@
+package roofnest.app.carry;
+
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Map;
+
+import tools.jackson.databind.JsonNode;
+
+/**
+ * A household as one document ({@code docs/household.schema.json}). What refers to another part of it does so by the number
+ * that stands there as {@code ref}; numbers mean nothing outside the document.
+ *
+ * @param plan null while there is none
+ * @param models documents of the firm's own models that its cameras are of, by key
+ * @param thingsCounted whether somebody counted what else is on the Wi-Fi
+ * @param pictures by the name of their file beside the document
+ */
+record HouseholdFile(
+        String format, int version, Particulars household, List<Person> people, JsonNode plan, List<Written> promises,
+        Map<String, JsonNode> models, List<Network> networks, Router router, List<Thing> things, boolean thingsCounted, List<Hub> hubs,
+        List<Camera> cameras, List<Access> access, List<Reading> readings, List<Entry> log, List<Proved> proofs, List<Picture> pictures) {
+    static final String FORMAT = "roof-nest-household";
+    static final int VERSION = 1;
+
+    record Particulars(String name, String address, String phone, String stage, String notes, OffsetDateTime handedOverAt) {}
+
+    record Person(long ref, String name, String email, String tie, LocalDate leftOn) {}
+
+    record Written(long ref, String kind, String level, String light, String place, String path, String area, Integer days,
+            Double seconds) {}
+
+    record Network(String name, List<String> bands, String security, boolean hidden, boolean isolated, boolean forCameras) {}
+
+    record Router(String model, boolean pushButton, boolean makesNames, String address, String poolFrom, String poolTo, Integer leases,
+            Double upMbps, Double simGb) {}
+
+    record Thing(String name, int howMany) {}
+
+    record Hub(String model, String name, String serial, String stickerKept, String room) {}
+
+    record Camera(long ref, String name, String model, double xM, double yM, double heightM, double headingDeg, double tiltDeg,
+            List<String> masked, JsonNode zones, int clipSeconds, int coolDownSeconds, int cardGb, double visitsPerDay, double liveMinutes,
+            double openSkyShare, int chargeEveryDays, String serial, String stickerKept, String deviceId, String room,
+            OffsetDateTime joinedAt, boolean ownPassword, OffsetDateTime mountedAt, LocalDate lastChargedOn) {}
+
+    record Access(long person, long camera, String role, LocalDate until) {}
+
+    record Reading(double xM, double yM, double zM, String band, double dbm, double sdDb, OffsetDateTime at, String by) {}
+
+    record Entry(String kind, String words, Long camera, LocalDate on, LocalDate nextOn, String by, boolean closed) {}
+
+    /** @param promise that was written, by its ref; null for one that every camera brings, named by {@code brought} */
+    record Proved(Long promise, String brought, long camera, double measured, String poseMark, OffsetDateTime at, String by) {}
+
+    record Picture(String file, String shelf, Map<String, String> about) {}
+}

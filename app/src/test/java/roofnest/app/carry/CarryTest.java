@@ -1,0 +1,239 @@
+package roofnest.app.carry;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+
+import javax.imageio.ImageIO;
+
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.mock.web.MockMultipartFile;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+
+import roofnest.app.AppTest;
+import roofnest.app.DemoPlaces;
+import roofnest.app.firm.Staff;
+import roofnest.app.models.Models;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.JudgedHouseholds;
+import roofnest.app.records.LogRepository;
+import roofnest.app.records.PictureShelf;
+import roofnest.app.web.ImportRefused;
+import roofnest.core.catalogue.DeviceDocument;
+import roofnest.core.judge.Camera;
+import roofnest.core.judge.Judged;
+import roofnest.core.promise.Promise;
+import roofnest.core.view.CameraPose;
+
+/** A household goes out of one firm and comes into another as it was, secrets apart; and what is wrong changes nothing. */
+@AppTest
+class CarryTest {
+    @Autowired private MockMvc mvc;
+    @Autowired private DemoPlaces demo;
+    @Autowired private CarryOut out;
+    @Autowired private CarryIn in;
+    @Autowired private JudgedHouseholds judged;
+    @Autowired private HouseholdRepository households;
+    @Autowired private CameraRepository cameras;
+    @Autowired private LogRepository log;
+    @Autowired private Models models;
+    @Autowired private List<PictureShelf> shelves;
+
+    @ParameterizedTest
+    @ValueSource(strings = {"Quiller", "Osgood", "Verrall", "Merrin", "Peverell", "Brannock", "Treloar"})
+    void in_the_second_firm_it_is_judged_as_in_the_first(String name) throws Exception {
+        HouseholdRef from = demo.ref(name, "tamsin");
+        CarryIn.Taken taken = in.take(demo.staff("petra"), out.zip(from));
+        long there = taken.ref().id();
+        assertThat(findings(there)).isEqualTo(findings(from.id()));
+        assertThat(log.of(there)).usingRecursiveFieldByFieldElementComparatorIgnoringFields("id", "cameraId", "changedBy", "version")
+                .isEqualTo(log.of(from.id()));
+        HouseholdFile first = out.file(from.id(), List.of());
+        HouseholdFile second = out.file(there, List.of());
+        assertThat(second).usingRecursiveComparison()
+                .ignoringFields("people.ref", "promises.ref", "cameras.ref", "access.person", "access.camera", "log.camera",
+                        "proofs.camera",
+                        "proofs.promise")
+                .isEqualTo(first);
+        assertThat(households.get(there).stage()).isEqualTo(households.get(from.id()).stage());
+        demo.jdbc().sql("delete from household where id = :id").param("id", there).update();
+    }
+
+    /** What joins is judged by the password, which does not travel; everything else is the same, word for word. */
+    private Map<String, String> findings(long household) {
+        Map<String, String> findings = new TreeMap<>();
+        for (Judged each : judged.of(household).judgement().promises()) {
+            if (!(each.promise() instanceof Promise.Joins)) {
+                String camera = each.cameraId().map(id -> judged.of(household).camera(id).camera().name()).orElse("");
+                findings.put(each.wording() + " " + camera + " " + findings.size(),
+                        each.finding().standing() + " " + each.finding().measured()
+                                + " " + each.finding().evidence() + " " + each.finding().reason());
+            }
+        }
+        return findings;
+    }
+
+    @Test
+    void nothing_secret_is_in_it() throws IOException {
+        for (String name : List.of("Quiller", "Peverell", "Brannock")) {
+            HouseholdRef ref = demo.ref(name, "tamsin");
+            String text = new String(files(out.zip(ref)).get(CarryOut.DOCUMENT), StandardCharsets.UTF_8);
+            demo.wifiPassword(ref.id()).ifPresent(password -> assertThat(text).doesNotContain(password));
+            assertThat(text).doesNotContain("\"password\"").doesNotContain("sealed");
+        }
+    }
+
+    @Test
+    void own_models_and_pictures_come_along() throws Exception {
+        Staff jory = demo.staff("jory");
+        String document = new DeviceDocument().write(models.get("dunmark-post")).replace("dunmark-post", "carried-post")
+                .replace("\"name\" : \"Post\"", "\"name\" : \"Post carried\"");
+        models.add(jory.firmId(), document, "Jory");
+        long house = households.add(jory.firmId(), "Carried", "1 Cart Lane", LocalDate.now(), "brief");
+        cameras.add(house, "Eye", "own-" + jory.firmId() + "-carried-post", new CameraPose(1, 2, 2.4, 90, 10), Camera.Settings.DEFAULT);
+        demo.touched(house);
+        shelves.stream().filter(shelf -> shelf.shelf().equals("from-the-household")).findFirst().orElseThrow()
+                .put(house, new PictureShelf.Picture(Map.of("what", "the router's label"), picture()));
+        Staff petra = demo.staff("petra");
+        long there = in.take(petra, out.zip(new HouseholdRef(house, jory))).ref().id();
+        assertThat(cameras.of(there).get(0).model().key()).isEqualTo("own-" + petra.firmId() + "-carried-post");
+        assertThat(cameras.of(there).get(0).model().name()).isEqualTo("Post carried");
+        assertThat(shelves.stream().flatMap(shelf -> shelf.pictures(there).stream())).singleElement()
+                .satisfies(picture -> assertThat(picture.about()).containsEntry("what", "the router's label"));
+        in.take(petra, out.zip(new HouseholdRef(house, jory)));
+        assertThat(models.of(petra.firmId())).filteredOn(model -> model.name().equals("Post carried")).as("once is enough").hasSize(1);
+    }
+
+    /** Each is wrong in one way; nothing at all is kept of it. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "\"version\" : 1 | \"version\" : 7 | /version", "\"tie\" : \"LIVES_HERE\" | \"tie\" : \"LODGER\" | /people",
+        "\"openSkyShare\" : | \"openSkyShare\" : 9 | open",
+        "\"model\" : \"dunmark-post\" | \"model\" : \"nobody-knows\" | Nobody here knows",
+        "\"format\" : | \"secret\" : \"x\", \"format\" : | secret", "\"kind\" : \"KEEPS_DAYS\" | \"kind\" : \"MAKE_OUT\" | not complete",
+        "\"storey\" : \"ground\" | \"storey\" : \"attic\" | /plan"})
+    void what_is_wrong_is_said_and_nothing_is_kept(String good, String bad, String said) throws IOException {
+        Map<String, byte[]> files = files(out.zip(demo.ref("Quiller", "tamsin")));
+        String text = new String(files.get(CarryOut.DOCUMENT), StandardCharsets.UTF_8);
+        assertThat(text).contains(good.strip());
+        files.put(CarryOut.DOCUMENT, text.replace(good.strip(), bad.strip()).getBytes(StandardCharsets.UTF_8));
+        assertRefused(zip(files), said.strip());
+    }
+
+    @Test
+    void parts_that_are_spoken_of_have_to_be_there() throws IOException {
+        Map<String, byte[]> files = files(out.zip(demo.ref("Peverell", "tamsin")));
+        String text = new String(files.get(CarryOut.DOCUMENT), StandardCharsets.UTF_8);
+        files.put(CarryOut.DOCUMENT, text.replaceFirst("\"camera\" : [0-9]+", "\"camera\" : 999999").getBytes(StandardCharsets.UTF_8));
+        assertRefused(zip(files), "that is not there");
+        files.put(CarryOut.DOCUMENT, text.replace("\"pictures\" : [ ]",
+                "\"pictures\" : [{\"file\": \"pictures/1.jpg\", \"shelf\": \"from-the-household\", \"about\": {}}]")
+                .getBytes(StandardCharsets.UTF_8));
+        assertRefused(zip(files), "pictures/1.jpg is not there");
+    }
+
+    @Test
+    void what_is_no_household_at_all_is_refused_by_the_page() throws Exception {
+        long before = demo.count("household");
+        byte[] bomb = zip(Map.of(CarryOut.DOCUMENT, new byte[60_000_000]));
+        for (byte[] file : List.of(new byte[0], "no zip".getBytes(), zip(Map.of("other.txt", "x".getBytes())), bomb,
+                zip(Map.of(CarryOut.DOCUMENT, "{".getBytes())))) {
+            MockHttpServletResponse response
+                    = mvc.perform(MockMvcRequestBuilders.multipart("/carry").file(new MockMultipartFile("file", file))
+                            .with(user(demo.staff("petra"))).with(csrf())).andReturn().getResponse();
+            assertThat(response.getStatus()).isEqualTo(422);
+            assertThat(response.getContentAsString()).contains("The file was refused and nothing was changed");
+        }
+        assertThat(demo.count("household")).isEqualTo(before);
+    }
+
+    @Test
+    void the_published_schema_is_the_one_that_is_used() throws IOException {
+        assertThat(Files.readString(Path.of("../docs/household.schema.json")))
+                .isEqualTo(Files.readString(Path.of("../core/src/main/resources/roofnest/household.schema.json")));
+    }
+
+    /** Read back by a reader of tables; another firm's rows are not in it, and nothing is a formula. */
+    @Test
+    void the_firms_lists_are_tables() throws Exception {
+        Staff petra = demo.staff("petra");
+        households.add(petra.firmId(), "=1+1, \"quoted\"", "1 Comma Row", null, "");
+        for (String list : List.of("households", "people", "cameras")) {
+            String text = mvc.perform(MockMvcRequestBuilders.get("/lists/" + list + ".csv").with(user(petra))).andReturn().getResponse()
+                    .getContentAsString(StandardCharsets.UTF_8);
+            List<CSVRecord> rows
+                    = CSVParser.parse(text, CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get()).getRecords();
+            assertThat(rows).as(list).isNotEmpty();
+            assertThat(text).doesNotContain("Quiller");
+        }
+        String text = mvc.perform(MockMvcRequestBuilders.get("/lists/households.csv").with(user(petra))).andReturn().getResponse()
+                .getContentAsString(StandardCharsets.UTF_8);
+        assertThat(text).contains("\"'=1+1, \"\"quoted\"\"\"");
+        assertThat(mvc.perform(MockMvcRequestBuilders.get("/lists/passwords.csv").with(user(petra))).andReturn().getResponse().getStatus())
+                .isEqualTo(404);
+    }
+
+    private void assertRefused(byte[] zip, String said) {
+        long householdsBefore = demo.count("household");
+        long camerasBefore = demo.count("camera");
+        assertThatThrownBy(() -> in.take(demo.staff("petra"), zip)).isInstanceOf(ImportRefused.class)
+                .satisfies(refused -> assertThat(String.join(" ", ((ImportRefused) refused).faults())).contains(said));
+        assertThat(demo.count("household")).isEqualTo(householdsBefore);
+        assertThat(demo.count("camera")).isEqualTo(camerasBefore);
+    }
+
+    private static Map<String, byte[]> files(byte[] zip) throws IOException {
+        Map<String, byte[]> files = new TreeMap<>();
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+                files.put(entry.getName(), in.readAllBytes());
+            }
+        }
+        return files;
+    }
+
+    private static byte[] zip(Map<String, byte[]> files) throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (ZipOutputStream out = new ZipOutputStream(bytes)) {
+            for (Map.Entry<String, byte[]> file : new ArrayList<>(files.entrySet())) {
+                out.putNextEntry(new ZipEntry(file.getKey()));
+                out.write(file.getValue());
+            }
+        }
+        return bytes.toByteArray();
+    }
+
+    private static byte[] picture() throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB), "png", bytes);
+        return bytes.toByteArray();
+    }
+}
