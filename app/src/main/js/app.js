@@ -10,6 +10,7 @@ stageKeys();
 reloading();
 startFind();
 menu();
+keepPlace();
 
 /** Kept in a cookie, so that the server paints the page in it from the start and a dark attic never flashes white. */
 function themeSwitch() {
@@ -29,6 +30,24 @@ function themeSwitch() {
     document.cookie = `roofnest-theme=${loft ? "loft" : "paper"}; path=/; max-age=${A_YEAR_S}; samesite=lax`;
     show();
   });
+}
+
+/** Whoever presses something far down is there again when the same page comes back; what is wrong comes into view first. */
+function keepPlace() {
+  const KEY = "roofnest-place";
+  document.addEventListener("submit", (event) => {
+    if (event.target.method === "post") {
+      sessionStorage.setItem(KEY, JSON.stringify({ path: location.pathname, y: scrollY }));
+    }
+  });
+  const kept = JSON.parse(sessionStorage.getItem(KEY) ?? "null");
+  sessionStorage.removeItem(KEY);
+  const fault = document.querySelector('[aria-invalid="true"], .fault[role="alert"]');
+  if (fault) {
+    fault.scrollIntoView({ block: "center" });
+  } else if (kept?.path === location.pathname && !location.hash) {
+    scrollTo(0, kept.y);
+  }
 }
 
 /** On a phone the ways to the other pages stand behind one button. */

@@ -2,8 +2,16 @@
 document.addEventListener("alpine:init", () => {
   window.Alpine.data("sentence", () => ({
     kind: "MAKE_OUT",
+    place: "",
     init() {
       this.kind = this.$el.dataset.kind;
+      this.place = this.$refs.place.value;
+    },
+    pickPlace() {
+      this.place = this.$refs.place.value;
+    },
+    get isOtherPlace() {
+      return this.place === "";
     },
     pick(event) {
       this.kind = event.target.value;

@@ -130,8 +130,8 @@ create index household_open on household (firm_id, stage_order, due_on, name, id
 create index household_tally on household (firm_id, stage, due_on) include (broken) where archived_at is null;
 create index household_due_person on household (due_person_id) where due_person_id is not null;
 create index resident_words on resident using gin ((name || ' ' || email) gin_trgm_ops) where removed_at is null;
-create index camera_serial on camera (lower(serial)) where serial is not null;
-create index hub_serial on hub (lower(serial)) where serial is not null;
+create index camera_serial on camera (lower(serial) text_pattern_ops) where serial is not null;
+create index hub_serial on hub (lower(serial) text_pattern_ops) where serial is not null;
 create index camera_by_model on camera (model_key) where removed_at is null;
 create index finding_words on finding using gin (to_tsvector('english', wording));
 create index finding_by_standing on finding (standing, household_id);

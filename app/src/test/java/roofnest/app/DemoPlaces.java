@@ -8,6 +8,7 @@ import org.springframework.stereotype.Component;
 import roofnest.app.firm.FirmRepository;
 import roofnest.app.firm.Staff;
 import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.NetworkRepository;
 import roofnest.app.secrets.SecretStore;
 
@@ -18,8 +19,10 @@ public class DemoPlaces {
     private final FirmRepository firms;
     private final NetworkRepository networks;
     private final SecretStore secrets;
+    private final HouseholdRepository households;
 
-    DemoPlaces(JdbcClient jdbc, FirmRepository firms, NetworkRepository networks, SecretStore secrets) {
+    DemoPlaces(JdbcClient jdbc, FirmRepository firms, NetworkRepository networks, SecretStore secrets, HouseholdRepository households) {
+        this.households = households;
         this.jdbc = jdbc;
         this.networks = networks;
         this.secrets = secrets;
@@ -57,7 +60,9 @@ public class DemoPlaces {
         jdbc.sql("update household set changes = changes + 1 where id = :id").param("id", household).update();
     }
 
+    /** For what a test reads or writes by hand; what the firm's households come to is counted anew afterwards. */
     public JdbcClient jdbc() {
+        households.bringBack(0);
         return jdbc;
     }
 }

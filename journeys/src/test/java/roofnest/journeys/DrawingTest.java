@@ -109,7 +109,7 @@ class DrawingTest {
     private static DrawPage newHouse(Visit visit, String name) {
         visit.as("jory");
         visit.page().locator("#name").fill(name);
-        visit.page().locator("#address").fill("1 Tithe Lane");
+        visit.page().locator("#address").fill("1 " + name + " Lane");
         visit.page().locator("form[action='/households'] button").click();
         visit.page().waitForURL("**/brief");
         visit.page().navigate(visit.page().url().replace("/brief", "/survey"));

@@ -24,8 +24,8 @@ class FirmLists {
     enum FirmList {
         HOUSEHOLDS(
                 """
-                    select h.name, h.address, h.phone, lower(h.stage) as stage, h.due_on, h.due_what, p.name as due_person, h.kept, h.thin, h.broken,
-                           h.untried, h.handed_over_at::date as handed_over_on, h.archived_at::date as put_away_on
+                    select h.name, h.address, h.phone, lower(h.stage) as stage, h.due_on, h.due_what, p.name as due_person,
+                           h.kept, h.thin, h.broken, h.untried, h.handed_over_at::date as handed_over_on, h.archived_at::date as put_away_on
                     from household h left join person p on p.id = h.due_person_id
                     where h.firm_id = :firm order by h.name, h.id
                     """),

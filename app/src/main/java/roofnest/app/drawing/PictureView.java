@@ -1,8 +1,10 @@
 package roofnest.app.drawing;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 import roofnest.core.catalogue.DeviceModel;
@@ -29,10 +31,14 @@ import roofnest.core.view.Zone;
 public record PictureView(
         int width, int height, boolean night, List<Shape> shapes, List<FigureLabel> labels, List<Cell> masked, List<ZoneShape> zones,
         int columns, int rows, String caption) {
+    private static final double LABEL_PX = 60;
+    private static final double LETTER_SHARE = 0.52;
+
     /** @param kind what it shows and how it is shaded, as style classes */
     public record Shape(String kind, String path) {}
 
-    public record FigureLabel(String words, double x, double y) {}
+    /** @param headX where the head is that it belongs to */
+    public record FigureLabel(String words, double x, double y, double headX, double headY) {}
 
     public record Cell(String name, double x, double y, double width, double height) {}
 
@@ -61,14 +67,30 @@ public record PictureView(
                 at.zones().stream().map(zone -> zone(zone, lens)).toList(), model.mask().columns(), model.mask().rows(), caption);
     }
 
+    /** Each over its own head; where two would lie on one another the farther one is raised, with a line down to its head. */
     private static List<FigureLabel> labels(List<Place> watched, Projection projection, Camera at) {
         List<FigureLabel> labels = new ArrayList<>();
-        for (Place place : watched) {
+        List<Place> nearFirst = watched.stream()
+                .sorted(Comparator.comparingDouble(place -> at.pose().onPlan().distanceM(place.at()))).toList();
+        for (Place place : nearFirst) {
             SpacePoint overHead = SpacePoint.at(place.at(), place.groundM() + CameraPicture.Figure.HEIGHT_M + 0.15);
-            projection.pixel(overHead).filter(projection::inFrame).ifPresent(pixel -> labels.add(new FigureLabel(
-                    place.name() + " · " + Unit.PX_PER_M.format(PixelDensity.atPxPerM(projection, place.face())) + " at "
-                            + Numbers.fixed(at.pose().onPlan().distanceM(place.at()), 1) + " m",
-                    pixel.x(), pixel.y())));
+            projection.pixel(overHead).filter(projection::inFrame).ifPresent(pixel -> {
+                String words = place.name() + " · " + Unit.PX_PER_M.format(PixelDensity.atPxPerM(projection, place.face())) + " at "
+                        + Numbers.fixed(at.pose().onPlan().distanceM(place.at()), 1) + " m";
+                double half = words.length() * LETTER_SHARE * LABEL_PX / 2;
+                double x = Math.max(half, Math.min(projection.lens().widthPx() - half, pixel.x()));
+                double y = pixel.y() - LABEL_PX * 0.3;
+                for (int tries = 0; tries < labels.size() + 1; tries++) {
+                    double wanted = y;
+                    Optional<FigureLabel> under = labels.stream().filter(other -> Math.abs(other.y() - wanted) < LABEL_PX
+                            && Math.abs(other.x() - x) < half + other.words().length() * LETTER_SHARE * LABEL_PX / 2).findFirst();
+                    if (under.isEmpty()) {
+                        break;
+                    }
+                    y = under.get().y() - LABEL_PX * 1.05;
+                }
+                labels.add(new FigureLabel(words, x, Math.max(LABEL_PX, y), pixel.x(), pixel.y()));
+            });
         }
         return labels;
     }

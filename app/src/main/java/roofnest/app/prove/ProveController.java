@@ -84,9 +84,10 @@ class ProveController {
     @Says("The signature is kept.")
     String sign(HouseholdRef ref, Form form, Model model) {
         String name = form.text("signer", "the name of whoever signs", 80);
-        String strokes = form.raw("strokes");
-        if (strokes.length() < LEAST_STROKES || strokes.length() > MOST_STROKES || !STROKES.matcher(strokes).matches()) {
-            form.fault("strokes", "Sign in the box with a finger, a pen or the mouse.");
+        boolean typed = form.raw("typed").equals("true");
+        String strokes = typed ? "" : form.raw("strokes");
+        if (!typed && (strokes.length() < LEAST_STROKES || strokes.length() > MOST_STROKES || !STROKES.matcher(strokes).matches())) {
+            form.fault("strokes", "Sign in the box with a finger, a pen or the mouse, or tick that the typed name is the signature.");
         }
         return form.save(() -> changes.run(ref, Stage.PROVE, () -> trialRows.sign(ref.id(), name, strokes)))
                 ? "redirect:" + ref.path() + "/prove" : page(ref, model, form);

@@ -48,7 +48,12 @@ public class TrialRepository {
      */
     public record Trial(long id, long cameraId, Kind kind, double seconds, OffsetDateTime begunAt, String begunBy, Boolean passed) {}
 
-    public record Signature(String name, String strokes, OffsetDateTime at) {}
+    /** @param strokes as a path; empty when the name was typed in place of it */
+    public record Signature(String name, String strokes, OffsetDateTime at) {
+        public boolean typed() {
+            return strokes.isEmpty();
+        }
+    }
 
     long begin(long householdId, long cameraId, Kind kind, double seconds, String by) {
         return jdbc.sql("""

@@ -30,10 +30,12 @@ public class HouseholdRepository {
     private static final int SOON_DAYS = 7;
 
     private final JdbcClient jdbc;
+    private final FirmCounts counts;
     private final Clock clock;
 
-    HouseholdRepository(JdbcClient jdbc, Clock clock) {
+    HouseholdRepository(JdbcClient jdbc, FirmCounts counts, Clock clock) {
         this.jdbc = jdbc;
+        this.counts = counts;
         this.clock = clock;
     }
 
@@ -79,6 +81,10 @@ public class HouseholdRepository {
     public record Tally(Stage stage, long households, long dueSoon, long broken) {}
 
     public List<Tally> tallies(long firmId, Wanted wanted, LocalDate today) {
+        return wanted.everything() ? counts.of(firmId, today, () -> counted(firmId, wanted, today)) : counted(firmId, wanted, today);
+    }
+
+    private List<Tally> counted(long firmId, Wanted wanted, LocalDate today) {
         return wanted(jdbc.sql("select h.stage, count(*) as households, count(*) filter (where h.due_on <= :soon) as due_soon, "
                 + "sum(h.broken) as broken from household h where " + where(wanted)
                 + " group by h.stage, h.stage_order order by h.stage_order"),
@@ -92,7 +98,7 @@ public class HouseholdRepository {
     /** Only what is asked for stands in the condition, so that each question finds its index. */
     private static String where(Wanted wanted) {
         StringBuilder where = new StringBuilder("h.firm_id = :firm and h.archived_at is null");
-        where.append(wanted.stage() == null ? "" : " and h.stage = :stage");
+        where.append(wanted.stage() == null ? "" : " and h.stage_order = :stage");
         where.append(wanted.due() == null ? "" : switch (wanted.due()) {
             case OVERDUE -> " and h.due_on < :today";
             case TODAY -> " and h.due_on = :today";
@@ -115,7 +121,7 @@ public class HouseholdRepository {
     private static JdbcClient.StatementSpec wanted(JdbcClient.StatementSpec asked, long firmId, Wanted wanted, LocalDate today) {
         asked.param("firm", firmId);
         if (wanted.stage() != null) {
-            asked.param("stage", wanted.stage().name());
+            asked.param("stage", wanted.stage().number());
         }
         if (wanted.due() != null && wanted.due() != DueWithin.NONE) {
             asked.param("today", today, Types.DATE);
@@ -139,6 +145,7 @@ public class HouseholdRepository {
 
     /** Keeps how a household's promises stand beside it, so that no list has to count them. */
     void tally(long id, Judgement judgement) {
+        counts.changed();
         jdbc.sql("""
             update household set kept = :kept, thin = :thin, broken = :broken, untried = :untried
             where id = :id and (kept, thin, broken, untried) is distinct from (:kept, :thin, :broken, :untried)
@@ -152,6 +159,7 @@ public class HouseholdRepository {
     }
 
     public long add(long firmId, String name, String address, LocalDate dueOn, String dueWhat) {
+        counts.changed();
         return jdbc.sql("""
             insert into household (firm_id, name, address, stage, stage_since, due_on, due_what, due_by_hand, created_at)
             values (:firmId, :name, :address, 'BRIEF', :today, :dueOn, :dueWhat, true, :now)
@@ -169,6 +177,7 @@ public class HouseholdRepository {
 
     /** Takes in a household that was carried out of another place: its work stands where it stood there. */
     public long carryIn(long firmId, Household in) {
+        counts.changed();
         return jdbc.sql("""
             insert into household (firm_id, name, address, phone, stage, stage_since, notes, handed_over_at, created_at)
             values (:firmId, :name, :address, :phone, :stage, :today, :notes, :handedOver, :now)
@@ -216,6 +225,7 @@ public class HouseholdRepository {
 
     /** Puts the household away: it is found when it is looked for, and stands in no list. Returns whether it was not yet. */
     public boolean archive(long id, String by) {
+        counts.changed();
         return jdbc.sql("update household set archived_at = :now, archived_by = :by where id = :id and archived_at is null")
                 .param("now", OffsetDateTime.now(clock))
                 .param("by", by)
@@ -224,6 +234,7 @@ public class HouseholdRepository {
     }
 
     public void bringBack(long id) {
+        counts.changed();
         jdbc.sql("update household set archived_at = null, archived_by = null where id = :id").param("id", id).update();
     }
 
@@ -232,6 +243,7 @@ public class HouseholdRepository {
      * has learned of times and ways in, which names no house.
      */
     public void remove(long firmId, long id, String by) {
+        counts.changed();
         jdbc.sql("insert into household_removal (firm_id, removed_at, removed_by) values (:firm, :now, :by)")
                 .param("firm", firmId)
                 .param("now", OffsetDateTime.now(clock))
@@ -339,6 +351,7 @@ public class HouseholdRepository {
 
     /** Puts a household of the firm on a day. @return whether it is one of the firm's */
     public boolean book(long firmId, long id, LocalDate day) {
+        counts.changed();
         return jdbc.sql("""
             update household set due_on = :day, due_by_hand = true, particulars_version = particulars_version + 1
             where id = :id and firm_id = :firm
@@ -351,6 +364,7 @@ public class HouseholdRepository {
 
     /** Moves the work on to a stage; it never moves back by itself. */
     void reach(Locked locked, Stage stage) {
+        counts.changed();
         if (locked.stage().compareTo(stage) < 0) {
             // Whatever somebody set was about the work before.
             jdbc.sql(
@@ -368,6 +382,7 @@ public class HouseholdRepository {
 
     /** What the work asks for next; nothing when it asks for nothing. */
     void setDue(long id, Optional<WorkAhead.Due> due) {
+        counts.changed();
         jdbc.sql("""
             update household set due_on = :on, due_what = :what
             where id = :id and (due_on, due_what) is distinct from (:on::date, :what::text)
@@ -386,6 +401,7 @@ public class HouseholdRepository {
      * @param byHand whether it stands until the work has moved on, rather than follow the work
      */
     public void setDueByHand(long id, LocalDate on, String what, Long personId, boolean byHand, int version) {
+        counts.changed();
         int rows = jdbc.sql("""
             update household
             set due_on = :on, due_what = nullif(:what, ''), due_person_id = :person, due_by_hand = :byHand,

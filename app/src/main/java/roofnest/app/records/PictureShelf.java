@@ -10,7 +10,11 @@ public interface PictureShelf {
 
     List<Picture> pictures(long householdId);
 
-    /** Puts back one that {@link #pictures} gave, into another household. @throws IllegalArgumentException when it is none of this shelf's */
+    /**
+     * Puts back one that {@link #pictures} gave, into another household.
+     *
+     * @throws IllegalArgumentException when it is none of this shelf's
+     */
     void put(long householdId, Picture picture);
 
     /** @param about what is known of it besides, in words of the document */

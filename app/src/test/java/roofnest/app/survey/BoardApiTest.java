@@ -14,6 +14,8 @@ import java.util.List;
 
 import javax.imageio.ImageIO;
 
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -174,6 +176,26 @@ class BoardApiTest {
                 .contains("One Dunmark Post keeps everything that is promised to be seen");
     }
 
+    /** What was found is put on the plan at once; asked for again, no camera lands on another. */
+    @Test
+    void the_fewest_cameras_are_taken_with_one_key() throws Exception {
+        String found = camera("POST", "/fewest", "{}").getContentAsString();
+        Matcher pose = Pattern.compile("name=\"pose\"\\s+value=\"([^\"]+)\"").matcher(found);
+        assertThat(pose.find()).isTrue();
+        long before = demo.jdbc().sql("select count(*) from camera where household_id = :id").param("id", demo.household("Quiller"))
+                .query(Long.class).single();
+        String take = path("/survey/cameras/" + demo.camera("Quiller") + "/fewest/take");
+        assertThat(perform(post(take).param("pose", pose.group(1))).getStatus()).isEqualTo(302);
+        perform(post(take).param("pose", pose.group(1)));
+        assertThat(perform(post(take).param("pose", "1 2 three")).getStatus()).isEqualTo(422);
+        assertThat(perform(post(take)).getStatus()).isEqualTo(422);
+        List<Long> added = demo.jdbc().sql("select id from camera where household_id = :id order by id offset :before")
+                .param("id", demo.household("Quiller")).param("before", before).query(Long.class).list();
+        assertThat(added).hasSizeLessThanOrEqualTo(1);
+        added.forEach(id -> demo.jdbc().sql("delete from camera where id = :id").param("id", id).update());
+        demo.touched(demo.household("Quiller"));
+    }
+
     @Test
     void variants_are_kept_compared_taken_and_thrown_away() throws Exception {
         assertThat(perform(post(path("/survey/variants")).param("variantName", "by the door")).getStatus()).isEqualTo(302);
@@ -218,7 +240,7 @@ class BoardApiTest {
                 .query(String.class).single();
         perform(post(path("/brief/promises")).param("kind", "RECORDED_BEFORE").param("level", "DETECT").param("place", "lane-door")
                 .param("path", path));
-        assertThat(perform(get(path("/brief"))).getContentAsString()).contains("Recorded before they reach the lane door by",
+        assertThat(perform(get(path("/brief"))).getContentAsString()).contains("Recorded before they reach the lane door, ",
                 "at 25 px/m after", "they are there after");
     }
 

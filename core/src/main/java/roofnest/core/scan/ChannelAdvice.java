@@ -27,8 +27,28 @@ public record ChannelAdvice(OptionalInt own, int best, double gainDb, List<Score
     private static final double NOISE_DBM = -94;
     private static final int WIDTH_MHZ = 20;
 
-    /** @param othersDbm what others put into the channel, noise included */
-    public record Score(int channel, double othersDbm, int networks) {}
+    /**
+     * @param othersDbm what others put into the channel, noise included
+     * @param neighbours who does, the loudest there first
+     */
+    public record Score(int channel, double othersDbm, List<Neighbour> neighbours) {
+        public Score {
+            neighbours = List.copyOf(neighbours);
+        }
+
+        public int networks() {
+            return neighbours.size();
+        }
+    }
+
+    /**
+     * Somebody else's radio as a channel hears it.
+     *
+     * @param name empty when it is hidden
+     * @param thereDbm what it puts into that channel
+     * @param share of its power that falls there, above 0 and at most 1
+     */
+    public record Neighbour(String name, double thereDbm, double share) {}
 
     public ChannelAdvice {
         scores = List.copyOf(scores);
@@ -54,16 +74,12 @@ public record ChannelAdvice(OptionalInt own, int best, double gainDb, List<Score
     }
 
     private static Score score(int channel, List<HeardNetwork> others) {
-        double mw = Math.pow(10, NOISE_DBM / 10);
-        int networks = 0;
-        for (HeardNetwork other : others) {
-            double share = share(channel, other);
-            if (share > 0) {
-                networks++;
-                mw += share * Math.pow(10, other.rssiDbm() / 10);
-            }
-        }
-        return new Score(channel, 10 * Math.log10(mw), networks);
+        List<Neighbour> neighbours = others.stream().filter(other -> share(channel, other) > 0)
+                .map(other -> new Neighbour(other.name(), other.rssiDbm() + 10 * Math.log10(share(channel, other)), share(channel, other)))
+                .sorted(Comparator.comparingDouble(Neighbour::thereDbm).reversed()).toList();
+        double mw = Math.pow(10, NOISE_DBM / 10)
+                + neighbours.stream().mapToDouble(neighbour -> Math.pow(10, neighbour.thereDbm() / 10)).sum();
+        return new Score(channel, 10 * Math.log10(mw), neighbours);
     }
 
     /** A 40 MHz network puts half of its power into each of its two channels. */

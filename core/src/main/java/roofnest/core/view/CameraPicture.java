@@ -24,8 +24,16 @@ public final class CameraPicture {
     public static final int BRIGHTEST = 4;
     private static final double NIGHT_PIECE_M = 1.0;
     private static final double GROUND_EXTENT_M = 400;
-    private static final double BODY_WIDTH_M = 0.5;
-    private static final double SHOULDER_M = 1.45;
+    /** A grown person from the ground up, right side: half widths and heights in metres, arms hanging. */
+    private static final double[][] HALF_PERSON = {{0.04, 0}, {0.17, 0}, {0.15, 0.45}, {0.18, 0.86}, {0.25, 0.80}, {0.29, 0.86},
+        {0.25, 1.32}, {0.18, 1.43}, {0.07, 1.47}, {0.06, 1.54}};
+    /** Where the legs part, metres. */
+    private static final double CROTCH_M = 0.80;
+    /** The strip along a wall's top that tells it from what is behind, metres. */
+    private static final double EDGE_M = 0.06;
+    /** Where the sun stands in the middle of the morning, degrees from the pole's side it passes on. */
+    private static final double MORNING_SUN_DEG = 40;
+    private static final double SHADOW_M = 0.32;
     private static final double HEAD_RADIUS_M = 0.13;
     private static final double TRUNK_RADIUS_M = 0.12;
     private static final int ROUND_CORNERS = 14;
@@ -34,6 +42,7 @@ public final class CameraPicture {
     private final Projection projection;
     private final OutlineProjector projector;
     private final boolean night;
+    private final double sunOnPlanDeg;
 
     /** A person standing or walking in the picture, feet at {@code feet}. */
     public record Figure(String name, SpacePoint feet, double heightM) {
@@ -55,6 +64,9 @@ public final class CameraPicture {
         this.projection = projection;
         this.projector = new OutlineProjector(projection);
         this.night = night;
+        HousePlan plan = scene.plan();
+        double sunHeadingDeg = plan.latitudeDeg() >= 0 ? 180 - MORNING_SUN_DEG : MORNING_SUN_DEG;
+        this.sunOnPlanDeg = sunHeadingDeg + plan.trueNorthDeg();
     }
 
     /** Everything in the picture, in the order it is painted. */
@@ -121,8 +133,25 @@ public final class CameraPicture {
         for (int piece = 0; piece < pieces; piece++) {
             Scene.Facet part = pieces == 1 ? seen : seen.part(piece / (double) pieces, (piece + 1) / (double) pieces);
             int lit = lit(SpacePoint.at(part.along(0.5), (part.footAM() + part.topBM()) / 2));
-            project(part.kind(), "", part.shade(), lit, part.outline()).ifPresent(shapes::add);
+            project(part.kind(), "", night ? 0 : shade(part), lit, part.outline()).ifPresent(shapes::add);
+            if (part.kind() == PictureShape.Kind.WALL || part.kind() == PictureShape.Kind.METAL_WALL) {
+                project(PictureShape.Kind.EDGE, "", 0, lit, edge(part)).ifPresent(shapes::add);
+            }
         }
+    }
+
+    private static List<SpacePoint> edge(Scene.Facet facet) {
+        return new Scene.Facet(facet.a(), facet.b(), Math.max(facet.footAM(), facet.topAM() - EDGE_M),
+                Math.max(facet.footBM(), facet.topBM() - EDGE_M), facet.topAM(), facet.topBM(), facet.kind(), 0).outline();
+    }
+
+    /** How the side that is seen faces the sun of the middle of the morning: south-east of the house, or north-east in the south. */
+    private int shade(Scene.Facet facet) {
+        double run = facet.a().headingToDeg(facet.b());
+        double toEye = facet.along(0.5).headingToDeg(projection.eye().onPlan());
+        double facing = Math.cos(Math.toRadians(toEye - run - 90)) >= 0 ? run + 90 : run - 90;
+        double cosine = Math.cos(Math.toRadians(facing - sunOnPlanDeg));
+        return cosine > 0.7 ? 0 : cosine > 0.2 ? 1 : cosine > -0.35 ? 2 : 3;
     }
 
     /** What stands below the ground is hidden by it, unless the lens is down there too. */
@@ -143,14 +172,36 @@ public final class CameraPicture {
             return;
         }
         double scale = figure.heightM() / Figure.HEIGHT_M;
-        double half = BODY_WIDTH_M * scale / 2;
-        List<SpacePoint> body = List.of(beside(figure.feet(), side, -half, 0), beside(figure.feet(), side, half, 0),
-                beside(figure.feet(), side, half, SHOULDER_M * scale), beside(figure.feet(), side, -half, SHOULDER_M * scale));
         double radius = HEAD_RADIUS_M * Math.max(0.85, scale);
         int lit = lit(figure.feet());
-        project(PictureShape.Kind.BODY, figure.name(), 0, lit, body).ifPresent(shapes::add);
+        if (!night) {
+            project(PictureShape.Kind.SHADOW, figure.name(), 0, lit, disc(figure.feet(), SHADOW_M * scale)).ifPresent(shapes::add);
+        }
+        project(PictureShape.Kind.BODY, figure.name(), 0, lit, person(figure.feet(), side, scale)).ifPresent(shapes::add);
         project(PictureShape.Kind.HEAD, figure.name(), 0, lit, ellipse(figure.feet(), side, radius, figure.heightM() - radius, radius))
                 .ifPresent(shapes::add);
+    }
+
+    /** Legs, arms and shoulders, as a person stands who faces the lens. */
+    private static List<SpacePoint> person(SpacePoint feet, double[] side, double scale) {
+        List<SpacePoint> outline = new ArrayList<>();
+        outline.add(beside(feet, side, 0, CROTCH_M * scale));
+        for (double[] corner : HALF_PERSON) {
+            outline.add(beside(feet, side, corner[0] * scale, corner[1] * scale));
+        }
+        for (int corner = HALF_PERSON.length - 1; corner >= 0; corner--) {
+            outline.add(beside(feet, side, -HALF_PERSON[corner][0] * scale, HALF_PERSON[corner][1] * scale));
+        }
+        return outline;
+    }
+
+    private static List<SpacePoint> disc(SpacePoint at, double radiusM) {
+        List<SpacePoint> outline = new ArrayList<>();
+        for (int corner = 0; corner < ROUND_CORNERS; corner++) {
+            double angle = 2 * Math.PI * corner / ROUND_CORNERS;
+            outline.add(new SpacePoint(at.xM() + radiusM * Math.cos(angle), at.yM() + radiusM * Math.sin(angle), at.zM()));
+        }
+        return outline;
     }
 
     private void round(List<PictureShape> shapes, Thing thing) {

@@ -6,7 +6,7 @@ import java.util.List;
  * One thing drawn in a camera's picture, to be painted in list order.
  *
  * @param name of the area, place or walker it shows; empty for walls and plain ground
- * @param shade of a wall by the way it runs, 0 to 2, so that walls meeting at a corner can be told apart; 0 for the rest
+ * @param shade of a wall by how it faces the morning sun, 0 full in it to 3 turned away; 0 for the rest and by night
  * @param lit by night, how deep in the camera's own light it is: 0 beyond it, {@link CameraPicture#BRIGHTEST} nearest; 0 by day
  * @param outline in pixels of the picture; may reach outside the frame
  */
@@ -14,7 +14,7 @@ public record PictureShape(Kind kind, String name, int shade, int lit, List<Proj
     public enum Kind {
         GROUND, LAWN, PATH, STEPS, ROAD, WATER, OFF_LIMITS, WALL, METAL_WALL, DOOR, GLASS, HEDGE, LIGHT, BANK, CEILING, TRUNK, FOLIAGE,
         TANK,
-        BODY, HEAD
+        EDGE, SHADOW, BODY, HEAD
     }
 
     public PictureShape {
