@@ -123,7 +123,7 @@ class QuillerJourneyTest {
         assertThat(mount.cautions()).containsText("Drill the stone, not the joint");
         assertThat(mount.promises().standing("Hangs out of arm's reach")).hasText("kept");
         mount.hung();
-        assertThat(mount.page().getByText("Hung.")).isVisible();
+        assertThat(mount.page().getByText("Noted as hung.")).isVisible();
     }
 
     private static void tune(TunePage tune) {

@@ -52,7 +52,7 @@ class ReadyJourneyTest {
         page.keyboard().press("Enter");
         assertThat(page.locator(".outcome")).containsText("of 2 cameras");
         page.locator(".cheapest button").click();
-        assertThat(page.locator(".notice")).containsText("Noted as done at the router");
+        assertThat(page.locator(".notice[role=status]")).containsText("Noted as done at the router");
         assertThat(page.locator(".verdict").first()).hasText("joins");
     }
 
@@ -64,8 +64,11 @@ class ReadyJourneyTest {
         page.locator("#pasted").fill("ssid,channel,signal\nsaltgate,6,-50\nnext door,6,-48\nover the road,1,-85\nnonsense\n");
         page.getByText("Read it", new Page.GetByTextOptions().setExact(true)).click();
         assertThat(page.locator("h1")).containsText("Channel 11 is");
-        assertThat(page.locator(".hump")).hasCount(3);
-        assertThat(page.locator(".hump.own text")).hasText("saltgate");
+        assertThat(page.locator(".wire")).hasCount(3);
+        assertThat(page.locator(".wire.here .wire-name")).hasText("channel 6");
+        assertThat(page.locator(".wire.here .bird text")).hasText("next door");
+        // One's own network does not sit on the wires.
+        assertThat(page.locator(".bird")).hasCount(2);
         assertThat(page.locator(".unread")).containsText("nonsense");
         page.locator(".panel-tabs").getByText("Line").click();
         assertThat(page.locator(".judged")).containsText("of the 20 GB that the plan holds");

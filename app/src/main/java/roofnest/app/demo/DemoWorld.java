@@ -16,7 +16,7 @@ import roofnest.app.firm.FirmRepository;
 import roofnest.app.firm.Hiring;
 import roofnest.app.firm.Role;
 import roofnest.app.firm.Staff;
-import roofnest.app.ready.PriceBook;
+import roofnest.app.records.PriceBook;
 
 /** Loads the demo world into an empty database, once. */
 @Component

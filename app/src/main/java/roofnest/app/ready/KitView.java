@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
+import roofnest.app.records.PriceBook;
 import roofnest.app.household.Frame;
 import roofnest.core.judge.Camera;
 import roofnest.core.kit.KitList;

@@ -5,6 +5,7 @@ import java.util.List;
 
 import org.springframework.stereotype.Service;
 
+import roofnest.app.records.PriceBook;
 import roofnest.app.household.Frame;
 import roofnest.app.secrets.SecretStore;
 import roofnest.app.records.HouseholdRef;

@@ -4,14 +4,17 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 import org.springframework.stereotype.Service;
 
+import roofnest.app.models.Models;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.JudgedHousehold;
 import roofnest.app.web.BadInput;
+import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.judge.Camera;
 import roofnest.core.pairing.CameraName;
 import roofnest.core.promise.Stage;
@@ -23,21 +26,28 @@ import roofnest.core.view.MaskCell;
 @Service
 class FewestTaken {
     private static final int MOST = 24;
+    /** Of a pose: x, y, height, heading, tilt. */
+    private static final int FIGURES = 5;
 
     private final Changes changes;
     private final CameraRepository cameras;
+    private final Models models;
 
-    FewestTaken(Changes changes, CameraRepository cameras) {
+    FewestTaken(Changes changes, CameraRepository cameras, Models models) {
         this.changes = changes;
         this.cameras = cameras;
+        this.models = models;
     }
 
+    private record Wanted(CameraPose pose, String modelKey) {}
+
     /**
-     * @param poses as the page sent them back, one a camera
+     * @param poses as the page sent them back, one a camera, each with the key of its model
      * @return what was put there, in words
      */
-    String take(HouseholdRef ref, JudgedHousehold household, String modelKey, List<String> poses) {
-        List<CameraPose> wanted = poses.stream().map(FewestTaken::pose).toList();
+    String take(HouseholdRef ref, JudgedHousehold household, List<String> poses) {
+        Set<String> keys = models.of(ref.staff().firmId()).stream().map(DeviceModel::key).collect(Collectors.toSet());
+        List<Wanted> wanted = poses.stream().map(pose -> wanted(pose, keys)).toList();
         if (wanted.isEmpty() || wanted.size() > MOST) {
             throw new BadInput("Ask for the fewest cameras first.");
         }
@@ -45,14 +55,15 @@ class FewestTaken {
             List<String> names = new ArrayList<>(cameras.of(ref.id()).stream().map(Camera::name).toList());
             int hangAlready = 0;
             List<String> added = new ArrayList<>();
-            for (CameraPose pose : wanted) {
-                if (cameras.of(ref.id()).stream().anyMatch(each -> each.pose().onPlan().distanceM(pose.onPlan()) < FirstSpot.APART_M)) {
+            for (Wanted each : wanted) {
+                CameraPose pose = each.pose();
+                if (cameras.of(ref.id()).stream().anyMatch(hangs -> hangs.pose().onPlan().distanceM(pose.onPlan()) < FirstSpot.APART_M)) {
                     hangAlready++;
                     continue;
                 }
                 String name = CameraName.suggest("eye", names);
                 names.add(name);
-                long id = cameras.add(ref.id(), name, modelKey, pose, Camera.Settings.DEFAULT);
+                long id = cameras.add(ref.id(), name, each.modelKey(), pose, Camera.Settings.DEFAULT);
                 CameraRepository.Record record = cameras.get(ref.id(), id);
                 Set<MaskCell> masked = household.judge().cellsShowing(household.facts(), record.camera());
                 if (!masked.isEmpty()) {
@@ -65,12 +76,16 @@ class FewestTaken {
         });
     }
 
-    private static CameraPose pose(String said) {
+    private static Wanted wanted(String said, Set<String> keys) {
+        String[] words = said.strip().split(" ");
         try {
-            double[] figures = Arrays.stream(said.strip().split(" ")).mapToDouble(Double::parseDouble).toArray();
-            return new CameraPose(figures[0], figures[1], figures[2], figures[3], figures[4]);
-        } catch (IllegalArgumentException | ArrayIndexOutOfBoundsException e) {
-            throw new BadInput("That is no pose of a camera. Ask for the fewest cameras once more.");
+            double[] figures = Arrays.stream(words).limit(FIGURES).mapToDouble(Double::parseDouble).toArray();
+            if (words.length == FIGURES + 1 && keys.contains(words[FIGURES])) {
+                return new Wanted(new CameraPose(figures[0], figures[1], figures[2], figures[3], figures[4]), words[FIGURES]);
+            }
+        } catch (IllegalArgumentException e) {
+            // Said below, as for a model that is not there.
         }
+        throw new BadInput("That is no pose of a camera. Ask for the fewest cameras once more.");
     }
 }

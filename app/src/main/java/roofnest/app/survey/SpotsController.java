@@ -12,10 +12,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 import roofnest.app.web.Says;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
+import roofnest.app.models.Models;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.JudgedHousehold;
 import roofnest.app.records.JudgedHouseholds;
+import roofnest.app.records.PriceBook;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
 import roofnest.app.web.NoSuchPage;
@@ -35,10 +37,12 @@ class SpotsController {
     private final VariantRepository kept;
     private final BoardPages pages;
     private final FewestTaken taken;
+    private final Models models;
+    private final PriceBook prices;
 
     SpotsController(
             Frames frames, JudgedHouseholds households, Changes changes, Variants variants, VariantRepository kept,
-            BoardPages pages, FewestTaken taken) {
+            BoardPages pages, FewestTaken taken, Models models, PriceBook prices) {
         this.frames = frames;
         this.households = households;
         this.changes = changes;
@@ -46,6 +50,8 @@ class SpotsController {
         this.kept = kept;
         this.pages = pages;
         this.taken = taken;
+        this.models = models;
+        this.prices = prices;
     }
 
     @PostMapping("/households/{household}/survey/cameras/{camera}/spots")
@@ -66,12 +72,25 @@ class SpotsController {
         return "survey :: spots";
     }
 
+    /** Of every model for outdoors that the price book prices. */
+    @PostMapping("/households/{household}/survey/cameras/{camera}/fewest/mixed")
+    String fewestMixed(HouseholdRef ref, @PathVariable("camera") long cameraId, Model model) {
+        JudgedHousehold household = planned(ref);
+        model.addAttribute("cameraId", household.camera(cameraId).camera().id());
+        frames.frame(ref, Stage.SURVEY, model);
+        PricedModels priced = PricedModels.of(models, prices, ref.staff().firmId());
+        model.addAttribute("spots", priced.offers().isEmpty() ? SpotsView.unpriced()
+                : SpotsView.of(FewestCameras.of(household.judge(), household.facts(), priced.offers()), priced));
+        return "survey :: spots";
+    }
+
     /** All that were found, with one key. @param pose of each */
     @PostMapping("/households/{household}/survey/cameras/{camera}/fewest/take")
     String takeFewest(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam(defaultValue = "") List<String> pose,
             RedirectAttributes flash) {
         JudgedHousehold household = planned(ref);
-        flash.addFlashAttribute("notice", taken.take(ref, household, household.camera(cameraId).camera().model().key(), pose));
+        household.camera(cameraId);
+        flash.addFlashAttribute("notice", taken.take(ref, household, pose));
         return "redirect:" + ref.path() + "/survey?panel=spots";
     }
 

@@ -11,6 +11,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.util.List;
+import java.util.Map;
 
 import javax.imageio.ImageIO;
 
@@ -31,6 +32,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
+import roofnest.app.records.PriceBook;
 import roofnest.app.Made;
 
 /** The board's tools as the page uses them: drawing, readings, masks and zones, spots and variants, sheets. */
@@ -39,6 +41,7 @@ import roofnest.app.Made;
 class BoardApiTest {
     @Autowired private MockMvc mvc;
     @Autowired private DemoPlaces demo;
+    @Autowired private PriceBook prices;
     private String household = "Quiller";
 
     @Test
@@ -194,6 +197,28 @@ class BoardApiTest {
         assertThat(added).hasSizeLessThanOrEqualTo(1);
         added.forEach(id -> demo.jdbc().sql("delete from camera where id = :id").param("id", id).update());
         demo.touched(demo.household("Quiller"));
+    }
+
+    /** Of the models that have a price and hang outdoors; without their hub's price, or any price, it says so. */
+    @Test
+    void the_fewest_may_be_of_several_models_by_the_price_book() throws Exception {
+        long firm = demo.staff("jory").firmId();
+        String found = camera("POST", "/fewest/mixed", "{}").getContentAsString();
+        assertThat(found).containsPattern("One [A-Za-z ]+ keeps everything that is promised to be seen for [0-9]+\\.[0-9]{2} EUR")
+                .contains("without tax, cable and work", "None that costs less does it alone", "models for outdoors that have a price")
+                .doesNotContain("Tarrowby Turn");
+        Matcher pose = Pattern.compile("name=\"pose\"\\s+value=\"(\\S+ \\S+ \\S+ \\S+ \\S+) (\\S+)\"").matcher(found);
+        assertThat(pose.find()).isTrue();
+        String take = path("/survey/cameras/" + demo.camera("Quiller") + "/fewest/take");
+        assertThat(perform(post(take).param("pose", pose.group(1) + " nobodys-model")).getStatus()).isEqualTo(422);
+        assertThat(perform(post(take).param("pose", pose.group(1))).getStatus()).isEqualTo(422);
+
+        Map<String, Long> before = prices.prices(firm);
+        prices.clear(firm, "hub pellan");
+        assertThat(camera("POST", "/fewest/mixed", "{}").getContentAsString()).contains("Pellan Drift: no price for the hub");
+        before.keySet().forEach(key -> prices.clear(firm, key));
+        assertThat(camera("POST", "/fewest/mixed", "{}").getContentAsString()).contains("No model for outdoors has a price yet");
+        before.forEach((key, cents) -> prices.set(firm, key, cents));
     }
 
     @Test

@@ -1,6 +1,7 @@
 package roofnest.core.spots;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.IntStream;
 
@@ -26,18 +27,33 @@ public final class SetCover {
 
     private SetCover() {}
 
-    /** @param covers which things, by number */
-    public record Choice(Set<Integer> covers, double cost) {
+    /**
+     * @param covers which things, by number
+     * @param needs what has to be bought once for all choices that need it; empty for nothing
+     */
+    public record Choice(Set<Integer> covers, double cost, String needs) {
         public Choice {
             covers = Set.copyOf(covers);
+        }
+
+        public Choice(Set<Integer> covers, double cost) {
+            this(covers, cost, "");
         }
     }
 
     /** @param chosen indexes into the choices, in order; empty when there is nothing to cover */
     public record Answer(List<Integer> chosen, boolean proved) {}
 
-    /** @param things that must each be covered by some choice */
+    /** Without anything that is bought once. */
     public static Answer solve(Set<Integer> things, List<Choice> choices) {
+        return solve(things, choices, Map.of());
+    }
+
+    /**
+     * @param things that must each be covered by some choice
+     * @param once the cost of each thing that choices need
+     */
+    public static Answer solve(Set<Integer> things, List<Choice> choices, Map<String, Double> once) {
         if (things.isEmpty()) {
             return new Answer(List.of(), true);
         }
@@ -53,6 +69,15 @@ public final class SetCover {
         for (int k = 0; k < cheapest.take.length; k++) {
             cost.addTerm(cheapest.take[k], steps(choices.get(undominated.get(k)).cost()));
         }
+        once.forEach((needed, price) -> {
+            BoolVar bought = cheapest.model.newBoolVar("bought-" + needed);
+            for (int k = 0; k < cheapest.take.length; k++) {
+                if (choices.get(undominated.get(k)).needs().equals(needed)) {
+                    cheapest.model.addImplication(cheapest.take[k], bought);
+                }
+            }
+            cost.addTerm(bought, steps(price));
+        });
         cheapest.model.minimize(cost);
         least.chosen().forEach(i -> cheapest.model.addHint(cheapest.take[undominated.indexOf(i)], 1));
         Found best = cheapest.solve();
@@ -68,8 +93,11 @@ public final class SetCover {
     }
 
     private static boolean dominates(Choice one, int oneIndex, Choice other, int otherIndex) {
-        boolean same = one.covers().size() == other.covers().size() && steps(one.cost()) == steps(other.cost());
-        return steps(one.cost()) <= steps(other.cost()) && one.covers().containsAll(other.covers()) && (!same || oneIndex < otherIndex);
+        boolean needsNoMore = one.needs().isEmpty() || one.needs().equals(other.needs());
+        boolean same = one.covers().size() == other.covers().size() && steps(one.cost()) == steps(other.cost())
+                && one.needs().equals(other.needs());
+        return needsNoMore && steps(one.cost()) <= steps(other.cost()) && one.covers().containsAll(other.covers())
+                && (!same || oneIndex < otherIndex);
     }
 
     private record Found(List<Integer> chosen, boolean proved) {}

@@ -17,7 +17,8 @@ import roofnest.core.plan.Thing;
  * openings, banks, upper floors, trees and tanks, and standing figures, in the order that {@link Scene} gives.
  *
  * <p>By night each piece carries how far into the camera's own light it lies: {@link PictureShape#lit} counts down from
- * {@link #BRIGHTEST} beside the lens to 0 past the light's range. Walls are cut into short pieces for that.
+ * {@link #BRIGHTEST} beside the lens to 0 past the light's range. Walls are cut into short pieces for that. By day what is
+ * far lies behind veils of air, so that near and far are told apart where they lie on one another.
  */
 public final class CameraPicture {
     /** Steps of light by night, nearest first. */
@@ -33,6 +34,8 @@ public final class CameraPicture {
     private static final double EDGE_M = 0.06;
     /** Where the sun stands in the middle of the morning, degrees from the pole's side it passes on. */
     private static final double MORNING_SUN_DEG = 40;
+    /** Beyond each of these the air lies one veil thicker over what is seen by day, metres. */
+    private static final double[] VEILS_M = {12, 20, 35, 60};
     private static final double SHADOW_M = 0.32;
     private static final double HEAD_RADIUS_M = 0.13;
     private static final double TRUNK_RADIUS_M = 0.12;
@@ -97,6 +100,11 @@ public final class CameraPicture {
         project(PictureShape.Kind.GROUND, "", 0, 0, disc(GROUND_EXTENT_M)).ifPresent(shapes::add);
         // By night the ground is dark and the light lies on it in pools.
         scene.flat().forEach(level -> project(level.kind(), level.name(), 0, 0, level.outline()).ifPresent(shapes::add));
+        if (!night) {
+            for (double fromM : VEILS_M) {
+                project(PictureShape.Kind.VEIL, "", 1, 0, ring(fromM, GROUND_EXTENT_M)).ifPresent(shapes::add);
+            }
+        }
         if (night) {
             double reachM = projection.lens().nightRangeM();
             for (int step = 1; step <= BRIGHTEST; step++) {
@@ -118,10 +126,36 @@ public final class CameraPicture {
         return all;
     }
 
+    /** Everything on the ground between two distances: round the outer one, in by a slit, and back round the inner one. */
+    private List<SpacePoint> ring(double fromM, double toM) {
+        List<SpacePoint> outer = disc(toM);
+        List<SpacePoint> inner = disc(fromM);
+        List<SpacePoint> ring = new ArrayList<>(outer);
+        ring.add(outer.get(0));
+        ring.add(inner.get(0));
+        for (int corner = inner.size() - 1; corner >= 0; corner--) {
+            ring.add(inner.get(corner));
+        }
+        return ring;
+    }
+
+    /** The air before something solid: as many veils as lie between the lens and its middle. */
+    private void veil(List<PictureShape> shapes, List<SpacePoint> outline, SpacePoint middle) {
+        int veils = 0;
+        while (veils < VEILS_M.length && projection.eye().distanceM(middle) > VEILS_M[veils]) {
+            veils++;
+        }
+        if (!night && veils > 0) {
+            project(PictureShape.Kind.VEIL, "", veils, 0, outline).ifPresent(shapes::add);
+        }
+    }
+
     private void level(List<PictureShape> shapes, Scene.Level level) {
         double x = level.outline().stream().mapToDouble(SpacePoint::xM).average().orElse(0);
         double y = level.outline().stream().mapToDouble(SpacePoint::yM).average().orElse(0);
-        project(level.kind(), level.name(), 0, lit(new SpacePoint(x, y, level.heightM())), level.outline()).ifPresent(shapes::add);
+        SpacePoint middle = new SpacePoint(x, y, level.heightM());
+        project(level.kind(), level.name(), 0, lit(middle), level.outline()).ifPresent(shapes::add);
+        veil(shapes, level.outline(), middle);
     }
 
     private void facet(List<PictureShape> shapes, Scene.Facet facet) {
@@ -132,11 +166,13 @@ public final class CameraPicture {
         int pieces = night ? (int) Math.ceil(seen.a().distanceM(seen.b()) / NIGHT_PIECE_M) : 1;
         for (int piece = 0; piece < pieces; piece++) {
             Scene.Facet part = pieces == 1 ? seen : seen.part(piece / (double) pieces, (piece + 1) / (double) pieces);
-            int lit = lit(SpacePoint.at(part.along(0.5), (part.footAM() + part.topBM()) / 2));
+            SpacePoint middle = SpacePoint.at(part.along(0.5), (part.footAM() + part.topBM()) / 2);
+            int lit = lit(middle);
             project(part.kind(), "", night ? 0 : shade(part), lit, part.outline()).ifPresent(shapes::add);
             if (part.kind() == PictureShape.Kind.WALL || part.kind() == PictureShape.Kind.METAL_WALL) {
                 project(PictureShape.Kind.EDGE, "", 0, lit, edge(part)).ifPresent(shapes::add);
             }
+            veil(shapes, part.outline(), middle);
         }
     }
 
@@ -216,9 +252,13 @@ public final class CameraPicture {
             double from = Math.min(1.8, thing.heightM() / 2);
             project(PictureShape.Kind.TRUNK, thing.name(), 0, lit, upright(foot, side, TRUNK_RADIUS_M, from + 0.2)).ifPresent(shapes::add);
             double half = (thing.heightM() - from) / 2;
-            project(PictureShape.Kind.FOLIAGE, thing.name(), 0, lit, ellipse(foot, side, radius, from + half, half)).ifPresent(shapes::add);
+            List<SpacePoint> crown = ellipse(foot, side, radius, from + half, half);
+            project(PictureShape.Kind.FOLIAGE, thing.name(), 0, lit, crown).ifPresent(shapes::add);
+            veil(shapes, crown, foot);
         } else {
-            project(PictureShape.Kind.TANK, thing.name(), 0, lit, upright(foot, side, radius, thing.heightM())).ifPresent(shapes::add);
+            List<SpacePoint> tank = upright(foot, side, radius, thing.heightM());
+            project(PictureShape.Kind.TANK, thing.name(), 0, lit, tank).ifPresent(shapes::add);
+            veil(shapes, tank, foot);
         }
     }
 

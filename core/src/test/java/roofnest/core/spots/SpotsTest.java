@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -20,6 +21,7 @@ import net.jqwik.api.constraints.LongRange;
 import roofnest.core.WeirSteps;
 import roofnest.core.access.Access;
 import roofnest.core.catalogue.Catalogue;
+import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.HouseholdJudge;
@@ -33,6 +35,7 @@ import roofnest.core.promise.Light;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
 import roofnest.core.promise.Standing;
+import roofnest.core.spots.FewestCameras.Offer;
 import roofnest.core.view.CameraPose;
 
 /** Better spots are better by the judge's own word, and fewest is fewest. */
@@ -104,6 +107,29 @@ class SpotsTest {
                 .extracting(judged -> judged.finding().standing()).containsOnly(Standing.KEPT);
     }
 
+    /** Of one model and its twin at another price the cheaper is taken, until the hub it needs makes it the dearer. */
+    @Test
+    void of_several_models_as_few_and_then_the_cheapest_are_taken_with_their_hubs_paid_once() {
+        List<Promise> more = new ArrayList<>(WISHES);
+        more.add(new Promise.MakeOut(PromiseKey.written(4), DetailLevel.DETECT, "hives", Light.DAY));
+        HouseholdFacts facts = facts(more);
+        HouseholdJudge judge = HouseholdJudge.of(facts);
+        DeviceModel post = BADLY_HUNG.model();
+        DeviceModel twin = post.withKey("twin");
+        assertThat(models(judge, facts, new Offer(post, 139, 0), new Offer(twin, 99, 0))).containsExactly("twin", "twin");
+        assertThat(models(judge, facts, new Offer(post, 139, 0), new Offer(twin, 99, 90))).containsExactly("dunmark-post", "dunmark-post");
+        FewestCameras.Outcome both = FewestCameras.of(judge, facts, List.of(new Offer(post, 139, 0), new Offer(twin, 99, 70)));
+        assertThat(both.cameras()).extracting(hung -> hung.model().key()).as("the hub is paid once for both").containsOnly("twin");
+        assertThat(both.price()).isEqualTo(2 * 99 + 70);
+        assertThat(both.proved()).isTrue();
+        assertThatThrownBy(() -> FewestCameras.of(judge, facts, List.of())).hasMessageContaining("need a model");
+        assertThatThrownBy(() -> new Offer(post, Double.NaN, 0)).hasMessageContaining("price");
+    }
+
+    private static List<String> models(HouseholdJudge judge, HouseholdFacts facts, Offer... offers) {
+        return FewestCameras.of(judge, facts, List.of(offers)).cameras().stream().map(hung -> hung.model().key()).toList();
+    }
+
     @Test
     void what_no_spot_can_keep_is_named() {
         HousePlan far = PLAN.withPlaces(List.of(new Place("moor", "moor", new PlanPoint(200, 200), 0)));
@@ -126,20 +152,24 @@ class SpotsTest {
                 covers.add(random.nextInt(8));
             }
             things.addAll(covers);
-            choices.add(new SetCover.Choice(covers, random.nextInt(50)));
+            choices.add(new SetCover.Choice(covers, random.nextInt(50), List.of("", "", "hub", "bridge").get(random.nextInt(4))));
         }
-        SetCover.Answer answer = SetCover.solve(things, choices);
+        Map<String, Double> once = Map.of("hub", (double) random.nextInt(40), "bridge", (double) random.nextInt(40));
+        SetCover.Answer answer = SetCover.solve(things, choices, once);
         int fewest = Integer.MAX_VALUE;
         double cheapest = Double.MAX_VALUE;
         for (int set = 0; set < 1 << choices.size(); set++) {
             Set<Integer> covered = new HashSet<>();
+            Set<String> needed = new HashSet<>();
             double cost = 0;
             for (int i = 0; i < choices.size(); i++) {
                 if ((set >> i & 1) == 1) {
                     covered.addAll(choices.get(i).covers());
                     cost += choices.get(i).cost();
+                    needed.add(choices.get(i).needs());
                 }
             }
+            cost += needed.stream().mapToDouble(hub -> once.getOrDefault(hub, 0.0)).sum();
             int size = Integer.bitCount(set);
             if (covered.containsAll(things) && (size < fewest || size == fewest && cost < cheapest)) {
                 fewest = size;
@@ -148,7 +178,10 @@ class SpotsTest {
         }
         assertThat(answer.proved()).isTrue();
         assertThat(answer.chosen()).hasSize(fewest);
-        assertThat(answer.chosen().stream().mapToDouble(i -> choices.get(i).cost()).sum()).isEqualTo(cheapest);
+        assertThat(answer.chosen().stream().mapToDouble(i -> choices.get(i).cost()).sum()
+                + answer.chosen().stream().map(i -> choices.get(i).needs()).distinct().mapToDouble(hub -> once.getOrDefault(hub, 0.0))
+                        .sum())
+                .isEqualTo(cheapest);
     }
 
     @Test

@@ -23,6 +23,7 @@ import roofnest.core.plan.Material;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.SpacePoint;
 import roofnest.core.plan.Storey;
+import roofnest.core.plan.Thing;
 import roofnest.core.plan.WallCrossings;
 
 /** Nothing hidden shows: what is painted last at a pixel is what the line of that pixel meets first. */
@@ -85,11 +86,37 @@ class SceneTest {
         assertThat(last).isZero();
     }
 
+    @Test
+    void what_is_far_by_day_lies_behind_air_and_what_is_near_does_not() {
+        Projection projection = new Projection(LENS, new CameraPose(0, 0, 2.4, 0, 5));
+        for (boolean night : new boolean[] {false, true}) {
+            int veilsBefore = -1;
+            for (double metres : new double[] {5, 15, 25, 40, 80}) {
+                HousePlan plan = HousePlan.blank("h", 50).withThings(List.of(new Thing("t", "tank", Thing.Kind.TANK,
+                        new PlanPoint(0, metres), 2, 1.0)));
+                List<PictureShape> shapes = new CameraPicture(new Scene(plan), projection, night).shapes(List.of());
+                int tank = shapes.stream().map(PictureShape::kind).toList().indexOf(PictureShape.Kind.TANK);
+                boolean veiled = tank + 1 < shapes.size() && shapes.get(tank + 1).kind() == PictureShape.Kind.VEIL;
+                int veils = veiled ? shapes.get(tank + 1).shade() : 0;
+                assertThat(veils).as("%s m, night %s", metres, night).isEqualTo(night ? 0 : veilsBefore + 1);
+                veilsBefore = veils;
+                if (veiled) {
+                    assertThat(shapes.get(tank + 1).outline()).isEqualTo(shapes.get(tank).outline());
+                }
+                Projection.Pixel ground = projection.pixel(new SpacePoint(2, metres, 0)).orElseThrow();
+                long onGround = shapes.subList(0, tank).stream().filter(shape -> shape.kind() == PictureShape.Kind.VEIL)
+                        .filter(shape -> FACTORY.createPoint(new Coordinate(ground.x(), ground.y())).within(polygon(shape).buffer(0)))
+                        .count();
+                assertThat(onGround).as("ground at %s m", metres).isEqualTo(veils);
+            }
+        }
+    }
+
     private static PictureShape.Kind painted(List<PictureShape> shapes, Projection.Pixel pixel) {
         PictureShape.Kind last = null;
         for (PictureShape shape : shapes) {
-            // The strip along a wall's top lies on the wall and is painted right after it.
-            if (shape.kind() != PictureShape.Kind.EDGE
+            // The strip along a wall's top lies on the wall and is painted right after it; the air before it lies on both.
+            if (shape.kind() != PictureShape.Kind.EDGE && shape.kind() != PictureShape.Kind.VEIL
                     && SimplePointInAreaLocator.locate(new Coordinate(pixel.x(), pixel.y()), polygon(shape)) == Location.INTERIOR) {
                 // A timber door and a timber wall are the same to the line.
                 last = shape.kind() == PictureShape.Kind.DOOR ? PictureShape.Kind.WALL : shape.kind();

@@ -1,4 +1,4 @@
-package roofnest.app.ready;
+package roofnest.app.records;
 
 import java.math.BigDecimal;
 import java.util.HashMap;
@@ -20,10 +20,10 @@ public class PriceBook {
 
     /** @param version for the next change; 0 while nothing was set */
     public record Money(String currency, BigDecimal taxPercent, int version) {
-        static final Money USUAL = new Money("EUR", BigDecimal.ZERO, 0);
+        public static final Money USUAL = new Money("EUR", BigDecimal.ZERO, 0);
     }
 
-    Money money(long firmId) {
+    public Money money(long firmId) {
         return jdbc.sql("select currency, tax_percent, version from firm_money where firm_id = :firm").param("firm", firmId)
                 .query((row, n) -> new Money(row.getString("currency"), row.getBigDecimal("tax_percent"), row.getInt("version"))).optional()
                 .orElse(Money.USUAL);
@@ -49,7 +49,7 @@ public class PriceBook {
     }
 
     /** In hundredths, by the key of a kit line. */
-    Map<String, Long> prices(long firmId) {
+    public Map<String, Long> prices(long firmId) {
         Map<String, Long> prices = new HashMap<>();
         jdbc.sql("select item_key, cents from price where firm_id = :firm").param("firm", firmId)
                 .query(row -> {
@@ -59,7 +59,7 @@ public class PriceBook {
     }
 
     /** Takes a price out: the line is unpriced again, and says so. */
-    void clear(long firmId, String key) {
+    public void clear(long firmId, String key) {
         jdbc.sql("delete from price where firm_id = :firm and item_key = :key").param("firm", firmId).param("key", key).update();
     }
 
