@@ -65,8 +65,8 @@ class ReadyJourneyTest {
         page.getByText("Read it", new Page.GetByTextOptions().setExact(true)).click();
         assertThat(page.locator("h1")).containsText("Channel 11 is");
         assertThat(page.locator(".wire")).hasCount(3);
-        assertThat(page.locator(".wire.here .wire-name")).hasText("channel 6");
-        assertThat(page.locator(".wire.here .bird text")).hasText("next door");
+        assertThat(page.locator(".wire.here .wire-name")).hasText("channel 11");
+        assertThat(page.locator(".wire:has-text('channel 6') .bird text")).hasText("next door");
         // One's own network does not sit on the wires.
         assertThat(page.locator(".bird")).hasCount(2);
         assertThat(page.locator(".unread")).containsText("nonsense");

@@ -69,7 +69,8 @@ final class ModelForm {
                 new Group("What it is", List.of(
                         text("/maker", "Maker"), text("/name", "Name"), text("/key", "Key, as our-porch"),
                         text("/summary", "In one sentence"),
-                        choice("/sharing", "Others look by", choices(Sharing.values())),
+                        choice("/sharing", "Others look by", Map.of("invitation", "invitation, an account for each", "told-secret",
+                                "the device ID and password, told")),
                         leftOut("/peopleMax", "Most people", Type.WHOLE_OR_LEFT_OUT, "empty: no limit"),
                         leftOut("/hub", "Key of its hub", Type.TEXT_OR_LEFT_OUT, "empty: it knows none"),
                         yesNo("/pans", "Turns by motor"), choice("/body", "Is drawn as", choices(DeviceModel.Body.values())))),

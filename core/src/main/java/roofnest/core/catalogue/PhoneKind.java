@@ -4,8 +4,8 @@ import roofnest.core.lang.Worded;
 
 /** The two families of phones, by what their apps may do. */
 public enum PhoneKind implements Worded {
-    ONE_TAP("its app joins a camera's network by one tap"),
-    THROUGH_SETTINGS("a camera's network is joined through its settings, and back");
+    ONE_TAP("joins a camera's network by one tap"),
+    THROUGH_SETTINGS("joins a camera's network in its settings");
 
     private final String words;
 

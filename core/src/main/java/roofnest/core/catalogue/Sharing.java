@@ -7,7 +7,7 @@ import roofnest.core.lang.Worded;
 /** How a second person gets to look. */
 public enum Sharing implements Worded {
     @JsonProperty("invitation")
-    INVITATION("each person by invitation, on an account of their own"),
+    INVITATION("by invitation, an account for each"),
     @JsonProperty("told-secret")
     TOLD_SECRET("the device ID and its password are told; to take access back, change the password");
 
