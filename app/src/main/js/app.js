@@ -11,6 +11,7 @@ reloading();
 startFind();
 menu();
 keepPlace();
+underWay();
 
 /** Kept in a cookie, so that the server paints the page in it from the start and a dark attic never flashes white. */
 function themeSwitch() {
@@ -48,6 +49,31 @@ function keepPlace() {
   } else if (kept?.path === location.pathname && !location.hash) {
     scrollTo(0, kept.y);
   }
+}
+
+/** A form whose answer may take a while says what is being done, and for how long already, until the next page is there. */
+function underWay() {
+  document.addEventListener("submit", (event) => {
+    const form = event.target;
+    if (!form.dataset.underWay || form.querySelector(".under-way")) {
+      return;
+    }
+    const line = document.createElement("p");
+    line.className = "under-way hint";
+    line.setAttribute("role", "status");
+    const begun = performance.now();
+    const tell = () => {
+      line.textContent = `${form.dataset.underWay}, ${((performance.now() - begun) / 1000).toFixed(0)} s so far.`;
+    };
+    tell();
+    form.append(line);
+    const ticking = setInterval(tell, 1000);
+    // Coming back by the browser's own button brings the page back as it was left.
+    addEventListener("pageshow", () => {
+      clearInterval(ticking);
+      line.remove();
+    }, { once: true });
+  });
 }
 
 /** On a phone the ways to the other pages stand behind one button. */

@@ -3,6 +3,7 @@ package roofnest.journeys;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import java.util.List;
+import java.util.regex.Pattern;
 
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
@@ -120,5 +121,20 @@ class HandyJourneyTest {
         brief.getByText("Menu", new Page.GetByTextOptions().setExact(true)).click();
         brief.waitForNavigation(() -> brief.locator("#menu").getByText("Models").click());
         assertThat(brief).hasURL(visit.site() + "/models");
+    }
+
+    /** As long as there is no answer, and no longer. */
+    @Test
+    void the_round_says_how_long_it_has_been_at_it(Visit visit) {
+        Page page = visit.as("tamsin").open("/round").page();
+        page.evaluate("() => addEventListener('submit', (event) => event.preventDefault())");
+        page.locator("#who").fill("weir");
+        page.locator("#who").press("Enter");
+        assertThat(page.locator(".under-way")).hasText(Pattern.compile("The households are looked through, [1-9][0-9]* s so far."));
+        page.reload();
+        page.locator("#who").fill("weir");
+        page.locator("#who").press("Enter");
+        assertThat(page.locator(".found li")).not().hasCount(0);
+        assertThat(page.locator(".under-way")).hasCount(0);
     }
 }

@@ -327,6 +327,7 @@ class CorrectionsTest {
         assertThat(silent).as("these answer with the part of a page that shows it, or stand before a log-in").containsExactlyInAnyOrder(
                 "AimController.tryPose", "DrawController.edit", "DrawController.undo", "DrawController.redo", "DrawController.lay",
                 "DrawController.scale", "DrawController.move", "SpotsController.better", "SpotsController.fewest",
+                "SpotsController.fewestMixed",
                 "FirstFirmController.make",
                 "HouseholdController.reach", "InvitationController.accept");
     }

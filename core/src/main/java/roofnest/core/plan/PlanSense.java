@@ -97,7 +97,8 @@ final class PlanSense {
     private void crossings() {
         List<WallLine> lines = new ArrayList<>();
         plan.path("walls").forEach(wall -> lines.add(new WallLine(
-                wall.path("id").asString(), wall.path("storey").asString(), point(wall.path("from")), point(wall.path("to")))));
+                wall.path("id").asString(), wall.path("storey").asString(), wall.path("material").asString(), point(wall.path("from")),
+                point(wall.path("to")))));
         for (int b = 1; b < lines.size(); b++) {
             for (int a = 0; a < b; a++) {
                 if (lines.get(a).storey().equals(lines.get(b).storey())) {
@@ -107,13 +108,20 @@ final class PlanSense {
         }
     }
 
-    private record WallLine(String id, String storey, PlanPoint from, PlanPoint to) {}
+    private record WallLine(String id, String storey, String material, PlanPoint from, PlanPoint to) {
+        /** As it is found on the sheet, where ids are not written. */
+        private String words() {
+            return String.format(Locale.ROOT, "the %s one from %.2f, %.2f to %.2f, %.2f", material.replace('-', ' '),
+                    from.xM(), from.yM(), to.xM(), to.yM());
+        }
+    }
 
     private void crossing(String at, WallLine a, WallLine b) {
         Segments.crossing(a.from(), a.to(), b.from(), b.to()).ifPresent(point -> fault(at, String.format(Locale.ROOT,
-                "The walls “%s” and “%s” cross at %.2f, %.2f; end one there or split both.", a.id(), b.id(), point.xM(), point.yM())));
+                "The walls “%s” and “%s” cross at %.2f, %.2f (%s, %s); end one there or split both.",
+                a.id(), b.id(), point.xM(), point.yM(), a.words(), b.words())));
         if (Segments.overlapM(a.from(), a.to(), b.from(), b.to()) > MOST_OVERLAP_M) {
-            fault(at, "The wall “" + b.id() + "” lies on the wall “" + a.id() + "”; take one out.");
+            fault(at, "The wall “" + b.id() + "” lies on the wall “" + a.id() + "” (" + b.words() + ", " + a.words() + "); take one out.");
         }
     }
 
