@@ -26,21 +26,13 @@ import tools.jackson.databind.json.JsonMapper;
 
 import roofnest.app.firm.Staff;
 import roofnest.app.models.Models;
-import roofnest.app.records.AccessRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.Household;
 import roofnest.app.records.HouseholdRef;
-import roofnest.app.records.HouseholdRepository;
-import roofnest.app.records.HubRepository;
 import roofnest.app.records.LogRepository;
-import roofnest.app.records.NetworkRepository;
-import roofnest.app.records.OtherThingRepository;
 import roofnest.app.records.PictureShelf;
-import roofnest.app.records.PromiseRepository;
-import roofnest.app.records.ProofRepository;
 import roofnest.app.records.ReadingRepository;
-import roofnest.app.records.ResidentRepository;
 import roofnest.app.records.RouterRepository;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.ImportRefused;
@@ -73,18 +65,7 @@ public class CarryIn {
     private static final int MOST_FILES = 41;
     private static final String OWN = "own-";
 
-    private final HouseholdRepository households;
-    private final ResidentRepository residents;
-    private final PromiseRepository promises;
-    private final NetworkRepository networks;
-    private final RouterRepository routers;
-    private final OtherThingRepository things;
-    private final HubRepository hubs;
-    private final CameraRepository cameras;
-    private final AccessRepository access;
-    private final ReadingRepository readings;
-    private final LogRepository log;
-    private final ProofRepository proofs;
+    private final HouseholdBooks books;
     private final Map<String, PictureShelf> shelves;
     private final Models models;
     private final PlanDocument plans;
@@ -92,22 +73,9 @@ public class CarryIn {
     private final CheckedJson documents = documents();
     private final JsonMapper json = new JsonMapper();
 
-    CarryIn(HouseholdRepository households, ResidentRepository residents, PromiseRepository promises, NetworkRepository networks,
-            RouterRepository routers, OtherThingRepository things, HubRepository hubs, CameraRepository cameras, AccessRepository access,
-            ReadingRepository readings, LogRepository log, ProofRepository proofs, List<PictureShelf> shelves, Models models,
+    CarryIn(HouseholdBooks books, List<PictureShelf> shelves, Models models,
             PlanDocument plans, Changes changes) {
-        this.households = households;
-        this.residents = residents;
-        this.promises = promises;
-        this.networks = networks;
-        this.routers = routers;
-        this.things = things;
-        this.hubs = hubs;
-        this.cameras = cameras;
-        this.access = access;
-        this.readings = readings;
-        this.log = log;
-        this.proofs = proofs;
+        this.books = books;
         this.shelves = shelves.stream().collect(Collectors.toMap(PictureShelf::shelf, shelf -> shelf));
         this.models = models;
         this.plans = plans;
@@ -235,7 +203,7 @@ public class CarryIn {
 
     private Taken put(Staff staff, HouseholdFile in, Map<String, byte[]> files) throws DocumentRefused {
         HouseholdFile.Particulars h = in.household();
-        long id = households.carryIn(staff.firmId(), new Household(0, staff.firmId(), h.name(), h.address(), text(h.phone()),
+        long id = books.households().carryIn(staff.firmId(), new Household(0, staff.firmId(), h.name(), h.address(), text(h.phone()),
                 Stage.valueOf(h.stage()), null, new Household.Due(null, "", null, "", false), text(h.notes()), h.handedOverAt(), null, null,
                 0, 0,
                 0));
@@ -243,27 +211,27 @@ public class CarryIn {
         Map<String, String> keys = models(staff, in);
         changes.run(ref, Stage.BRIEF, () -> {
             if (in.plan() != null) {
-                households.setPlan(id, in.plan().toString());
+                books.households().setPlan(id, in.plan().toString());
             }
             Map<Long, Long> people = new HashMap<>();
-            each(in.people()).forEach(person -> people.put(person.ref(), residents.add(id, person.name(), text(person.email()),
+            each(in.people()).forEach(person -> people.put(person.ref(), books.residents().add(id, person.name(), text(person.email()),
                     Access.Tie.valueOf(person.tie()), person.leftOn())));
             Map<Long, PromiseKey> written = promises(id, in);
             networks(staff, id, in);
-            each(in.things()).forEach(thing -> things.add(id, thing.name(), thing.howMany()));
+            each(in.things()).forEach(thing -> books.things().add(id, thing.name(), thing.howMany()));
             if (in.thingsCounted()) {
-                things.counted(id);
+                books.things().counted(id);
             }
             each(in.hubs()).forEach(hub -> hub(id, hub));
             Map<Long, Long> seen = new HashMap<>();
             each(in.cameras()).forEach(camera -> seen.put(camera.ref(), camera(id, camera, keys)));
-            each(in.access()).forEach(grant -> access.grant(id, people.get(grant.person()), seen.get(grant.camera()),
+            each(in.access()).forEach(grant -> books.access().grant(id, people.get(grant.person()), seen.get(grant.camera()),
                     Access.Role.valueOf(grant.role()), grant.until()));
-            readings.carryIn(id, each(in.readings()).stream().map(r -> new ReadingRepository.Record(0,
+            books.readings().carryIn(id, each(in.readings()).stream().map(r -> new ReadingRepository.Record(0,
                     new Reading(new SpacePoint(r.xM(), r.yM(), r.zM()), Band.valueOf(r.band()), r.dbm(), r.sdDb()), r.at(), r.by()))
                     .toList());
             log(id, in, seen);
-            each(in.proofs()).forEach(p -> proofs.add(id, new Proof(p.promise() != null ? written.get(p.promise())
+            each(in.proofs()).forEach(p -> books.proofs().add(id, new Proof(p.promise() != null ? written.get(p.promise())
                     : PromiseKey.ofCamera(seen.get(p.camera()), p.brought()), seen.get(p.camera()), p.measured(), p.poseMark(),
                     p.at().toInstant(), p.by())));
             each(in.pictures()).forEach(picture -> shelves.get(picture.shelf()).put(id,
@@ -297,17 +265,17 @@ public class CarryIn {
         for (HouseholdFile.Written p : wanted) {
             switch (p.kind()) {
                 case "MAKE_OUT" ->
-                    promises.makeOut(id, DetailLevel.valueOf(need(p.level())), need(p.place()), Light.valueOf(need(p.light())));
+                    books.promises().makeOut(id, DetailLevel.valueOf(need(p.level())), need(p.place()), Light.valueOf(need(p.light())));
                 case "RECORDED_BEFORE" ->
-                    promises.recordedBefore(id, DetailLevel.valueOf(need(p.level())), need(p.place()), need(p.path()));
-                case "KEEPS_DAYS" -> promises.keepsDays(id, Integer.parseInt(need(p.days())));
-                case "NEVER_SHOWS" -> promises.neverShows(id, need(p.area()));
-                case "ALERT_WITHIN" -> promises.alertWithin(id, Double.parseDouble(need(p.seconds())));
-                default -> promises.onlyThese(id);
+                    books.promises().recordedBefore(id, DetailLevel.valueOf(need(p.level())), need(p.place()), need(p.path()));
+                case "KEEPS_DAYS" -> books.promises().keepsDays(id, Integer.parseInt(need(p.days())));
+                case "NEVER_SHOWS" -> books.promises().neverShows(id, need(p.area()));
+                case "ALERT_WITHIN" -> books.promises().alertWithin(id, Double.parseDouble(need(p.seconds())));
+                default -> books.promises().onlyThese(id);
             }
         }
         Map<Long, PromiseKey> keys = new LinkedHashMap<>();
-        var now = promises.of(id);
+        var now = books.promises().of(id);
         for (int i = 0; i < wanted.size(); i++) {
             keys.put(wanted.get(i).ref(), now.get(i).key());
         }
@@ -316,13 +284,14 @@ public class CarryIn {
 
     private void networks(Staff staff, long id, HouseholdFile in) {
         // The one that cameras join goes first: a house's first network is that one.
-        each(in.networks()).stream().sorted((a, b) -> Boolean.compare(b.forCameras(), a.forCameras())).forEach(n -> networks.save(id, 0,
-                new HomeNetwork(n.name(), "", n.bands().stream().map(Band::valueOf).collect(Collectors.toSet()),
-                        WifiSecurity.valueOf(n.security()), n.hidden(), n.isolated()),
-                0, staff.name()));
+        each(in.networks()).stream().sorted((a, b) -> Boolean.compare(b.forCameras(), a.forCameras()))
+                .forEach(n -> books.networks().save(id, 0,
+                        new HomeNetwork(n.name(), "", n.bands().stream().map(Band::valueOf).collect(Collectors.toSet()),
+                                WifiSecurity.valueOf(n.security()), n.hidden(), n.isolated()),
+                        0, staff.name()));
         HouseholdFile.Router r = in.router();
         if (r != null) {
-            routers.save(id, new RouterRepository.Router(r.model(), r.pushButton(), r.makesNames(),
+            books.routers().save(id, new RouterRepository.Router(r.model(), r.pushButton(), r.makesNames(),
                     r.address() == null ? Optional.empty()
                             : Optional.of(new RouterRepository.Addresses(r.address(), need(r.poolFrom()), need(r.poolTo()),
                                     Integer.parseInt(need(r.leases())))),
@@ -333,17 +302,17 @@ public class CarryIn {
     /** A hub has to be joined again: its own password stayed where it was. */
     private void hub(long id, HouseholdFile.Hub hub) {
         models.hub(hub.model());
-        long added = hubs.ensure(id, hub.model(), hub.name());
-        hubs.keepSticker(id, added, hub.serial(), hub.stickerKept());
-        hubs.rename(id, added, hub.name(), text(hub.room()));
+        long added = books.hubs().ensure(id, hub.model(), hub.name());
+        books.hubs().keepSticker(id, added, hub.serial(), hub.stickerKept());
+        books.hubs().rename(id, added, hub.name(), text(hub.room()));
     }
 
     private long camera(long id, HouseholdFile.Camera c, Map<String, String> keys) {
-        long added = cameras.add(id, c.name(), keys.getOrDefault(c.model(), c.model()),
+        long added = books.cameras().add(id, c.name(), keys.getOrDefault(c.model(), c.model()),
                 new CameraPose(c.xM(), c.yM(), c.heightM(), c.headingDeg(), c.tiltDeg()),
                 new Camera.Settings(c.clipSeconds(), c.coolDownSeconds(), c.cardGb(), c.visitsPerDay(), c.liveMinutes(), c.openSkyShare(),
                         c.chargeEveryDays()));
-        cameras.carryIn(id, added,
+        books.cameras().carryIn(id, added,
                 new CameraRepository.CarriedIn(each(c.masked()).stream().map(MaskCell::parse).collect(Collectors.toSet()),
                         c.zones() == null ? List.of() : List.of(json.treeToValue(c.zones(), Zone[].class)), c.serial(), c.stickerKept(),
                         c.deviceId(),
@@ -356,14 +325,14 @@ public class CarryIn {
         List<HouseholdFile.Entry> entries = new ArrayList<>(each(in.log()));
         Collections.reverse(entries);
         for (HouseholdFile.Entry e : entries) {
-            log.add(id,
+            books.log().add(id,
                     new LogRepository.Said(e.camera() == null ? null : seen.get(e.camera()), LogRepository.Kind.valueOf(e.kind()),
                             e.words(),
                             e.on(), e.nextOn()),
                     e.by());
             if (e.closed()) {
-                log.of(id).stream().filter(LogRepository.Entry::open).filter(open -> open.words().equals(e.words())).findFirst()
-                        .ifPresent(open -> log.close(id, open.id()));
+                books.log().of(id).stream().filter(LogRepository.Entry::open).filter(open -> open.words().equals(e.words())).findFirst()
+                        .ifPresent(open -> books.log().close(id, open.id()));
             }
         }
     }

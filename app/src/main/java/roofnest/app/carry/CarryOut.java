@@ -18,20 +18,10 @@ import org.springframework.stereotype.Service;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-import roofnest.app.records.AccessRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Household;
 import roofnest.app.records.HouseholdRef;
-import roofnest.app.records.HouseholdRepository;
-import roofnest.app.records.HubRepository;
-import roofnest.app.records.LogRepository;
-import roofnest.app.records.NetworkRepository;
-import roofnest.app.records.OtherThingRepository;
 import roofnest.app.records.PictureShelf;
-import roofnest.app.records.PromiseRepository;
-import roofnest.app.records.ProofRepository;
-import roofnest.app.records.ReadingRepository;
-import roofnest.app.records.ResidentRepository;
 import roofnest.app.records.RouterRepository;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.DeviceDocument;
@@ -47,38 +37,14 @@ class CarryOut {
     static final String DOCUMENT = "household.json";
     private static final String OWN = "own-";
 
-    private final HouseholdRepository households;
-    private final ResidentRepository residents;
-    private final PromiseRepository promises;
-    private final NetworkRepository networks;
-    private final RouterRepository routers;
-    private final OtherThingRepository things;
-    private final HubRepository hubs;
-    private final CameraRepository cameras;
-    private final AccessRepository access;
-    private final ReadingRepository readings;
-    private final LogRepository log;
-    private final ProofRepository proofs;
+    private final HouseholdBooks books;
     private final List<PictureShelf> shelves;
     private final CheckedJson documents;
     private final DeviceDocument devices = new DeviceDocument();
     private final JsonMapper json = new JsonMapper();
 
-    CarryOut(HouseholdRepository households, ResidentRepository residents, PromiseRepository promises, NetworkRepository networks,
-            RouterRepository routers, OtherThingRepository things, HubRepository hubs, CameraRepository cameras, AccessRepository access,
-            ReadingRepository readings, LogRepository log, ProofRepository proofs, List<PictureShelf> shelves) {
-        this.households = households;
-        this.residents = residents;
-        this.promises = promises;
-        this.networks = networks;
-        this.routers = routers;
-        this.things = things;
-        this.hubs = hubs;
-        this.cameras = cameras;
-        this.access = access;
-        this.readings = readings;
-        this.log = log;
-        this.proofs = proofs;
+    CarryOut(HouseholdBooks books, List<PictureShelf> shelves) {
+        this.books = books;
         this.shelves = shelves.stream().sorted(Comparator.comparing(PictureShelf::shelf)).toList();
         this.documents = CarryIn.documents();
     }
@@ -106,31 +72,38 @@ class CarryOut {
     }
 
     HouseholdFile file(long id, List<HouseholdFile.Picture> pictures) {
-        Household h = households.get(id);
+        Household h = books.households().get(id);
         Map<String, JsonNode> models = new TreeMap<>();
-        List<HouseholdFile.Camera> carried = cameras.records(id).stream().map(record -> camera(record, models)).toList();
+        List<HouseholdFile.Camera> carried = books.cameras().records(id).stream().map(record -> camera(record, models)).toList();
         return new HouseholdFile(HouseholdFile.FORMAT, HouseholdFile.VERSION,
                 new HouseholdFile.Particulars(h.name(), h.address(), h.phone(), h.stage().name(), h.notes(), h.handedOverAt()),
-                residents.of(id).stream().map(r -> new HouseholdFile.Person(r.id(), r.name(), r.email(), r.tie().name(), r.leftOn()))
+                books.residents().of(id).stream()
+                        .map(r -> new HouseholdFile.Person(r.id(), r.name(), r.email(), r.tie().name(), r.leftOn()))
                         .toList(),
-                households.planDocument(id).map(json::readTree).orElse(null), promises.of(id).stream().map(CarryOut::promise).toList(),
+                books.households().planDocument(id).map(json::readTree).orElse(null),
+                books.promises().of(id).stream().map(CarryOut::promise).toList(),
                 models,
-                networks.all(id).stream().map(n -> new HouseholdFile.Network(n.name(), n.bands().stream().sorted().map(Band::name).toList(),
-                        n.security().name(), n.hidden(), n.isolated(), n.forCameras())).toList(),
-                router(routers.of(id)), things.of(id).stream().map(t -> new HouseholdFile.Thing(t.name(), t.howMany())).toList(),
-                things.count(id) >= 0,
-                hubs.of(id).stream().map(u -> new HouseholdFile.Hub(u.modelKey(), u.name(), u.serial(), u.stickerKept(), u.room()))
+                books.networks().all(id).stream()
+                        .map(n -> new HouseholdFile.Network(n.name(), n.bands().stream().sorted().map(Band::name).toList(),
+                                n.security().name(), n.hidden(), n.isolated(), n.forCameras()))
                         .toList(),
-                carried, access.of(id).grants().stream().map(g -> new HouseholdFile.Access(g.personId(), g.cameraId(), g.role().name(),
+                router(books.routers().of(id)),
+                books.things().of(id).stream().map(t -> new HouseholdFile.Thing(t.name(), t.howMany())).toList(),
+                books.things().count(id) >= 0,
+                books.hubs().of(id).stream().map(u -> new HouseholdFile.Hub(u.modelKey(), u.name(), u.serial(), u.stickerKept(), u.room()))
+                        .toList(),
+                carried,
+                books.access().of(id).grants().stream().map(g -> new HouseholdFile.Access(g.personId(), g.cameraId(), g.role().name(),
                         g.until().orElse(null))).toList(),
-                readings.records(id).stream().map(r -> new HouseholdFile.Reading(r.reading().at().xM(), r.reading().at().yM(),
+                books.readings().records(id).stream().map(r -> new HouseholdFile.Reading(r.reading().at().xM(), r.reading().at().yM(),
                         r.reading().at().zM(), r.reading().band().name(), r.reading().rssiDbm(), r.reading().sdDb(), r.at(), r.by()))
                         .toList(),
-                log.of(id).stream().map(e -> new HouseholdFile.Entry(e.kind().name(), e.words(),
+                books.log().of(id).stream().map(e -> new HouseholdFile.Entry(e.kind().name(), e.words(),
                         carried.stream().anyMatch(c -> e.cameraId() != null && c.ref() == e.cameraId()) ? e.cameraId() : null, e.on(),
                         e.nextOn(),
                         e.by(), e.closed())).toList(),
-                proofs.of(id).stream().filter(p -> carried.stream().anyMatch(c -> c.ref() == p.cameraId())).map(CarryOut::proof).toList(),
+                books.proofs().of(id).stream().filter(p -> carried.stream().anyMatch(c -> c.ref() == p.cameraId())).map(CarryOut::proof)
+                        .toList(),
                 pictures);
     }
 

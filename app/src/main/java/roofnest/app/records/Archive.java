@@ -7,10 +7,17 @@ import roofnest.app.web.NoSuchPage;
 
 /** Records of one kind that are taken out without being lost. Runs inside a change, as everything that writes does. */
 public interface Archive {
-    TakenOut.Kind kind();
+    /** The rows themselves. */
+    ArchivedRows archived();
+
+    default TakenOut.Kind kind() {
+        return archived().kind();
+    }
 
     /** Newest first. */
-    List<TakenOut> takenOut(long householdId);
+    default List<TakenOut> takenOut(long householdId) {
+        return archived().takenOut(householdId);
+    }
 
     /**
      * Puts it where it was.
@@ -18,5 +25,7 @@ public interface Archive {
      * @throws NoSuchPage when it is not among what was taken out
      * @throws BadInput when its place has been taken meanwhile
      */
-    void bringBack(long householdId, long id);
+    default void bringBack(long householdId, long id) {
+        archived().bringBack(householdId, id);
+    }
 }

@@ -9,7 +9,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import roofnest.app.web.NoSuchPage;
 
 /** Rows of one repository's table, taken out by a mark of when and by whom, and brought back by lifting it. */
-final class ArchivedRows {
+public final class ArchivedRows {
     private final JdbcClient jdbc;
     private final Clock clock;
     private final TakenOut.Kind kind;

@@ -296,13 +296,8 @@ public class CameraRepository implements Archive {
     }
 
     @Override
-    public TakenOut.Kind kind() {
-        return archived.kind();
-    }
-
-    @Override
-    public List<TakenOut> takenOut(long householdId) {
-        return archived.takenOut(householdId);
+    public ArchivedRows archived() {
+        return archived;
     }
 
     /** It comes back as planned: it left its account, so it is to be joined and hung again. */

@@ -116,18 +116,8 @@ public class LogRepository implements Archive {
     }
 
     @Override
-    public TakenOut.Kind kind() {
-        return archived.kind();
-    }
-
-    @Override
-    public List<TakenOut> takenOut(long householdId) {
-        return archived.takenOut(householdId);
-    }
-
-    @Override
-    public void bringBack(long householdId, long id) {
-        archived.bringBack(householdId, id);
+    public ArchivedRows archived() {
+        return archived;
     }
 
     public void add(long householdId, Long cameraId, Kind kind, String words, LocalDate on, String by) {

@@ -225,13 +225,8 @@ public class NetworkRepository implements Archive {
     }
 
     @Override
-    public TakenOut.Kind kind() {
-        return archived.kind();
-    }
-
-    @Override
-    public List<TakenOut> takenOut(long householdId) {
-        return archived.takenOut(householdId);
+    public ArchivedRows archived() {
+        return archived;
     }
 
     /** It comes back without its password: that left the sealed store. */

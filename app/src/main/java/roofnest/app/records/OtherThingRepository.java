@@ -62,17 +62,7 @@ public class OtherThingRepository implements Archive {
     }
 
     @Override
-    public TakenOut.Kind kind() {
-        return archived.kind();
-    }
-
-    @Override
-    public List<TakenOut> takenOut(long householdId) {
-        return archived.takenOut(householdId);
-    }
-
-    @Override
-    public void bringBack(long householdId, long id) {
-        archived.bringBack(householdId, id);
+    public ArchivedRows archived() {
+        return archived;
     }
 }

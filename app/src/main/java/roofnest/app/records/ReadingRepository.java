@@ -121,13 +121,8 @@ public class ReadingRepository implements Archive {
     }
 
     @Override
-    public TakenOut.Kind kind() {
-        return archived.kind();
-    }
-
-    @Override
-    public List<TakenOut> takenOut(long householdId) {
-        return archived.takenOut(householdId);
+    public ArchivedRows archived() {
+        return archived;
     }
 
     @Override

@@ -84,18 +84,8 @@ public class ResidentRepository implements Archive {
     }
 
     @Override
-    public TakenOut.Kind kind() {
-        return archived.kind();
-    }
-
-    @Override
-    public List<TakenOut> takenOut(long householdId) {
-        return archived.takenOut(householdId);
-    }
-
-    @Override
-    public void bringBack(long householdId, long id) {
-        archived.bringBack(householdId, id);
+    public ArchivedRows archived() {
+        return archived;
     }
 
     private static Resident resident(ResultSet row, int n) throws SQLException {

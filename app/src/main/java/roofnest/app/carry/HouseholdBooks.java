@@ -1,0 +1,22 @@
+package roofnest.app.carry;
+
+import org.springframework.stereotype.Component;
+
+import roofnest.app.records.AccessRepository;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.HubRepository;
+import roofnest.app.records.LogRepository;
+import roofnest.app.records.NetworkRepository;
+import roofnest.app.records.OtherThingRepository;
+import roofnest.app.records.PromiseRepository;
+import roofnest.app.records.ProofRepository;
+import roofnest.app.records.ReadingRepository;
+import roofnest.app.records.ResidentRepository;
+import roofnest.app.records.RouterRepository;
+
+/** Everywhere that a household is written down: what goes out and what comes in go through the same. */
+@Component
+record HouseholdBooks(HouseholdRepository households, ResidentRepository residents, PromiseRepository promises,
+        NetworkRepository networks, RouterRepository routers, OtherThingRepository things, HubRepository hubs, CameraRepository cameras,
+        AccessRepository access, ReadingRepository readings, LogRepository log, ProofRepository proofs) {}
