@@ -121,7 +121,7 @@ class FirstHouseJourneyTest {
             page.navigate(house + "/share");
             Locator cell = page.locator("form.cell").first();
             cell.locator("select").selectOption("GUEST");
-            cell.locator("input[type=date]").fill("2025-01-01");
+            cell.locator("input[name=until]").fill("2025-01-01");
             page.waitForNavigation(() -> cell.getByText("Set").click());
             assertThat(page.locator(".fault").first()).containsText("This day is over");
             cell.locator("select").selectOption("OWNER");

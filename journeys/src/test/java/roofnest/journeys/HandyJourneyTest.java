@@ -8,10 +8,12 @@ import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 
+import roofnest.journeys.pages.HouseholdPages;
 import roofnest.journeys.pages.SurveyPage;
 
 /** Found by the keyboard, undone and done again, and a run under one thumb. */
@@ -36,6 +38,28 @@ class HandyJourneyTest {
         page.keyboard().press("Enter");
         assertThat(page.locator("h1")).containsText("Found for “broken lnk”");
         Assertions.assertThat(visit.complaints()).isEmpty();
+    }
+
+    @Test
+    void a_household_goes_from_one_firm_to_the_other_and_every_promise_stands_as_it_stood(Visit visit) {
+        Page first = visit.as("jory").household("Osgood").brief().page();
+        List<String> promised = findings(first);
+        Assertions.assertThat(promised).hasSizeGreaterThan(1);
+        first.locator(".house a").click();
+        Download file = first.waitForDownload(() -> first.getByText("Take it with you (.zip)").click());
+
+        Page second = visit.another().as("petra@marramlane.example").open("/carry").page();
+        second.getByLabel("The household’s file (.zip, at most 9 MB)").setInputFiles(file.path());
+        second.getByText("Take it in", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(second.locator(".house")).containsText("Osgood");
+        Assertions.assertThat(findings(new HouseholdPages(second).brief().page())).isEqualTo(promised);
+        Assertions.assertThat(visit.complaints()).isEmpty();
+    }
+
+    /** What each promise says of itself, but for joining: the password that it is judged by stays behind. */
+    private static List<String> findings(Page page) {
+        assertThat(page.locator(".promises > .promise").first()).isVisible();
+        return page.locator(".promises > .promise").allInnerTexts().stream().filter(line -> !line.contains("joins")).toList();
     }
 
     @Test

@@ -63,13 +63,13 @@ public final class Visit implements AutoCloseable {
         return other;
     }
 
-    /** Signs in to the demo world as somebody of Ladderhall. */
+    /** Signs in to the demo world as somebody of Ladderhall, or by a whole address. */
     public Visit as(String name) {
         if (site == null) {
             at(demo.get());
         }
         page.navigate(site + "/sign-in");
-        page.getByLabel("E-mail").fill(name + "@ladderhall.example");
+        page.getByLabel("E-mail").fill(name.contains("@") ? name : name + "@ladderhall.example");
         page.getByLabel("Password").fill(PASSWORD);
         page.locator("form.stack button[type=submit]").click();
         page.waitForURL(site + "/");

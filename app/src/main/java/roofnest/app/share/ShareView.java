@@ -43,7 +43,7 @@ record ShareView(List<Column> cameras, List<Row> rows, List<Access.Role> roles) 
         List<Cell> cells = cameras.stream().map(camera -> {
             Optional<Access.Grant> grant = access.grant(resident.id(), camera.id());
             return new Cell(camera.id(), grant.map(g -> g.role().name()).orElse(""),
-                    grant.flatMap(Access.Grant::until).map(Object::toString).orElse(""));
+                    grant.flatMap(Access.Grant::until).map(DAY::format).orElse(""));
         }).toList();
         boolean hasAccess = cells.stream().anyMatch(cell -> !cell.role().isEmpty());
         String tie = resident.leftOn() == null ? resident.tie().words() : "left on " + resident.leftOn().format(DAY);

@@ -1,7 +1,6 @@
 package roofnest.app.visit;
 
 import java.time.Clock;
-import java.time.DateTimeException;
 import java.time.LocalDate;
 
 import org.springframework.http.MediaType;
@@ -83,13 +82,11 @@ class RoundController {
         return "round";
     }
 
-    /** Today when no day is asked for, or none that is one. */
+    /** Today when no day is asked for, or none that is one, which is then said at the field. */
     private LocalDate day(Form form) {
-        try {
-            LocalDate asked = LocalDate.parse(form.raw("on"));
-            return asked.getYear() >= 2000 && asked.getYear() <= 2100 ? asked : LocalDate.now(clock);
-        } catch (DateTimeException e) {
-            return LocalDate.now(clock);
+        if (!form.raw("on").isBlank()) {
+            form.date("on", "the day");
         }
+        return form.day("on").orElseGet(() -> LocalDate.now(clock));
     }
 }

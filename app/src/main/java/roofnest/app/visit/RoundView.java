@@ -22,7 +22,8 @@ import roofnest.core.visit.Round;
  * @param others households that were looked for, to put on this day
  */
 record RoundView(
-        String title, String on, String previous, String next, String depart, String head, List<String> warnings, List<Stop> stops,
+        String title, LocalDate day, String on, String previous, String next, String depart, String head, List<String> warnings,
+        List<Stop> stops,
         List<String> names, List<Row> table, BarChart chart,
         List<Other> others) {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
@@ -68,7 +69,7 @@ record RoundView(
         BarChart chart = new BarChart(hours.width(), hours.height(), hours.rows(), ticks(start, span), hours.bars());
         String head = round.visits().isEmpty() ? "Nobody is visited." : "Leave at " + clock(start) + ", back at "
                 + clock(round.homeMinute()) + "; " + round.travelMinutes() + " min on the road. No other order is back sooner.";
-        return new RoundView(planned.day().format(DAY), planned.day().toString(), planned.day().minusDays(1).toString(),
+        return new RoundView(planned.day().format(DAY), planned.day(), planned.day().toString(), planned.day().minusDays(1).toString(),
                 planned.day().plusDays(1).toString(), clock(start), head,
                 warnings(planned), stops, planned.stops().stream().map(Round.Stop::name).toList(), table(planned), chart,
                 found.stream().filter(each -> planned.due().stream().noneMatch(due -> due.id() == each.household()))

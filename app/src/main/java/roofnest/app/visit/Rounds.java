@@ -1,6 +1,5 @@
 package roofnest.app.visit;
 
-import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
@@ -141,14 +140,10 @@ class Rounds {
 
     /** Minutes after midnight of a time such as 08:30. */
     private static int clock(Form form, String field, int otherwise) {
-        if (!form.has(field)) {
-            return otherwise;
+        LocalTime time = form.time(field, "it");
+        if (time == null && form.has(field)) {
+            form.fault(field, "Enter a time of day, such as 08:30.");
         }
-        try {
-            return LocalTime.parse(form.raw(field).strip()).toSecondOfDay() / 60;
-        } catch (DateTimeException e) {
-            form.fault(field, "Enter a time as 08:30.");
-            return otherwise;
-        }
+        return time == null ? otherwise : time.toSecondOfDay() / 60;
     }
 }

@@ -5,10 +5,11 @@ import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.time.format.DateTimeParseException;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Pattern;
 
 import roofnest.core.lang.Numbers;
@@ -23,13 +24,20 @@ public final class Form {
 
     private static final Pattern PHONE = Pattern.compile("\\+?[0-9 ()/-]{4,39}");
 
+    private final RegionForms region;
     private final Map<String, String> values;
     private final Map<String, String> faults = new LinkedHashMap<>();
     private String conflict;
     private List<String> imported = List.of();
 
-    /** Text with signs that no screen shows and no keyboard types is at fault wherever it was put in. */
+    /** A form of nobody's region: days in digits as at home, the day first. */
     public Form(Map<String, String> values) {
+        this(values, new RegionForms(Locale.UK));
+    }
+
+    /** Text with signs that no screen shows and no keyboard types is at fault wherever it was put in. */
+    public Form(Map<String, String> values, RegionForms region) {
+        this.region = region;
         this.values = new LinkedHashMap<>(values);
         values.forEach((field, typed) -> {
             if (typed != null && Text.hasControls(typed)) {
@@ -51,10 +59,13 @@ public final class Form {
         return values.getOrDefault(field, "");
     }
 
-    /** The value as typed, or what stands in the record when nothing was typed yet. */
+    /** The value as typed, or what stands in the record when nothing was typed yet; a day that was understood as pages write it. */
     public String value(String field, Object stored) {
         String typed = values.get(field);
-        return typed != null ? typed : stored == null ? "" : String.valueOf(stored);
+        if (stored instanceof LocalDate && typed != null && day(field).isPresent()) {
+            return region.shown(day(field).get());
+        }
+        return typed != null ? typed : region.shown(stored);
     }
 
     public boolean has(String field) {
@@ -234,27 +245,25 @@ public final class Form {
     }
 
     public LocalDate date(String field, String what) {
-        try {
-            LocalDate date = LocalDate.parse(raw(field).strip());
-            if (date.getYear() >= 2000 && date.getYear() <= 2100) {
-                return date;
-            }
-        } catch (DateTimeParseException e) {
-            // Told below.
+        Optional<LocalDate> date = day(field);
+        if (date.isEmpty()) {
+            fault(field, "Enter " + what + " as a date between 2000 and 2100, such as " + region.dayExample() + ".");
         }
-        fault(field, "Enter " + what + " as a date between 2000 and 2100.");
-        return LocalDate.EPOCH;
+        return date.orElse(LocalDate.EPOCH);
+    }
+
+    /** The day that stands in a field, or none if nothing there is one between 2000 and 2100. */
+    public Optional<LocalDate> day(String field) {
+        return region.day(raw(field)).filter(date -> date.getYear() >= 2000 && date.getYear() <= 2100);
     }
 
     /** A time of day, or null for none. */
     public LocalTime time(String field, String what) {
-        String typed = raw(field).strip();
-        try {
-            return typed.isEmpty() ? null : LocalTime.parse(typed);
-        } catch (DateTimeParseException e) {
+        Optional<LocalTime> time = region.time(raw(field));
+        if (time.isEmpty() && !raw(field).isBlank()) {
             fault(field, "Enter " + what + " as a time of day, such as 14:05.");
-            return null;
         }
+        return time.orElse(null);
     }
 
     public <E extends Enum<E>> E choice(String field, String what, Class<E> type) {

@@ -23,7 +23,7 @@ class FormResolver implements HandlerMethodArgumentResolver {
             MethodParameter parameter, ModelAndViewContainer container, NativeWebRequest request, WebDataBinderFactory binders) {
         Map<String, String> values = new LinkedHashMap<>();
         request.getParameterMap().forEach((name, typed) -> values.put(name, typed.length == 0 ? "" : typed[0]));
-        Form form = new Form(values);
+        Form form = new Form(values, new RegionForms(request.getLocale()));
         container.addAttribute("form", form);
         return form;
     }

@@ -67,7 +67,8 @@ class RoundPageTest {
         MockHttpServletResponse refused = perform(save().param("from-" + far, "nine").param("until-" + near, "07:00")
                 .param("minutes-" + near, "90").param("way-0-" + near, "-4"));
         assertThat(refused.getStatus()).isEqualTo(422);
-        assertThat(refused.getContentAsString()).contains("Enter a time as 08:30", "before the earliest", "value=\"nine\"", "value=\"90\"",
+        assertThat(refused.getContentAsString()).contains("Enter it as a time of day, such as 14:05.", "before the earliest",
+                "value=\"nine\"", "value=\"90\"",
                 "value=\"-4\"");
         assertThat(page()).contains("3 ways are reckoned");
     }

@@ -67,7 +67,7 @@ final class PlanSense {
             }
             int o = 0;
             for (JsonNode opening : wall.path("openings")) {
-                opening(at + "/openings/" + o++, opening, lengthM);
+                opening(at + "/openings/" + o++, opening, WallLine.of(wall));
             }
             overlaps(at, wall);
         }
@@ -82,7 +82,9 @@ final class PlanSense {
                 JsonNode other = wall.path("openings").path(b);
                 if (overlap(one, other, "atM", "widthM") && one.path("sillM").asDouble() < other.path("headM").asDouble() - EPSILON_M
                         && other.path("sillM").asDouble() < one.path("headM").asDouble() - EPSILON_M) {
-                    fault(at + "/openings/" + b, "The opening lies over opening " + (a + 1) + " of the same wall; move one of them.");
+                    fault(at + "/openings/" + b, String.format(Locale.ROOT,
+                            "The openings that begin %.2f m and %.2f m along %s lie over one another; move one of them.",
+                            one.path("atM").asDouble(), other.path("atM").asDouble(), WallLine.of(wall).words()));
                 }
             }
         }
@@ -96,9 +98,7 @@ final class PlanSense {
     /** Walls of one storey may meet and end on one another; they may not run through one another. */
     private void crossings() {
         List<WallLine> lines = new ArrayList<>();
-        plan.path("walls").forEach(wall -> lines.add(new WallLine(
-                wall.path("id").asString(), wall.path("storey").asString(), wall.path("material").asString(), point(wall.path("from")),
-                point(wall.path("to")))));
+        plan.path("walls").forEach(wall -> lines.add(WallLine.of(wall)));
         for (int b = 1; b < lines.size(); b++) {
             for (int a = 0; a < b; a++) {
                 if (lines.get(a).storey().equals(lines.get(b).storey())) {
@@ -109,9 +109,18 @@ final class PlanSense {
     }
 
     private record WallLine(String id, String storey, String material, PlanPoint from, PlanPoint to) {
+        private static WallLine of(JsonNode wall) {
+            return new WallLine(wall.path("id").asString(), wall.path("storey").asString(), wall.path("material").asString(),
+                    point(wall.path("from")), point(wall.path("to")));
+        }
+
+        private double lengthM() {
+            return from.distanceM(to);
+        }
+
         /** As it is found on the sheet, where ids are not written. */
         private String words() {
-            return String.format(Locale.ROOT, "the %s one from %.2f, %.2f to %.2f, %.2f", material.replace('-', ' '),
+            return String.format(Locale.ROOT, "the %s wall from %.2f, %.2f to %.2f, %.2f", material.replace('-', ' '),
                     from.xM(), from.yM(), to.xM(), to.yM());
         }
     }
@@ -125,13 +134,16 @@ final class PlanSense {
         }
     }
 
-    private void opening(String at, JsonNode opening, double wallLengthM) {
-        double endM = opening.path("atM").asDouble() + opening.path("widthM").asDouble();
-        if (endM > wallLengthM + 1e-6) {
-            fault(at, "The opening ends " + metres(endM) + " along a wall that is " + metres(wallLengthM) + " long.");
+    private void opening(String at, JsonNode opening, WallLine wall) {
+        double beginM = opening.path("atM").asDouble();
+        double endM = beginM + opening.path("widthM").asDouble();
+        if (endM > wall.lengthM() + 1e-6) {
+            fault(at, "The opening that begins " + metres(beginM) + " along ends " + metres(endM) + " along " + wall.words()
+                    + ", which is " + metres(wall.lengthM()) + " long.");
         }
         if (opening.path("headM").asDouble() <= opening.path("sillM").asDouble()) {
-            fault(at + "/headM", "The head must be above the sill.");
+            fault(at + "/headM", "The head of the opening that begins " + metres(beginM) + " along " + wall.words()
+                    + " must be above its sill.");
         }
     }
 
@@ -141,7 +153,8 @@ final class PlanSense {
             List<PlanPoint> outline = new ArrayList<>();
             area.path("outline").forEach(pair -> outline.add(point(pair)));
             if (!Segments.polygon(outline).isValid()) {
-                fault("/areas/" + i + "/outline", "The outline crosses itself; give its corners in order.");
+                fault("/areas/" + i + "/outline",
+                        "The outline of “" + area.path("name").asString() + "” crosses itself; give its corners in order.");
             }
             i++;
         }

@@ -47,9 +47,10 @@ class PlanDocumentTest {
                 .replace("[0.5, 11.6], [7.5, 11.6], [7.5, 13.6], [0.5, 13.6]", "[0.5, 11.6], [7.5, 13.6], [7.5, 11.6], [0.5, 13.6]");
         DocumentRefused refused = catchThrowableOfType(DocumentRefused.class, () -> documents.read(bad));
         assertThat(refused.faults()).extracting(DocumentFault::toString).hasSize(3)
-                .anySatisfy(fault -> assertThat(fault).contains("/walls/0/openings/1", "11.60 m"))
+                .anySatisfy(fault -> assertThat(fault).contains("/walls/0/openings/1", "begins 10.40 m along ends 11.60 m along the ",
+                        " wall from 0.00, 0.00 to 11.00, 0.00, which is 11.00 m long"))
                 .anySatisfy(fault -> assertThat(fault).contains("/walls/1/storey", "attic"))
-                .anySatisfy(fault -> assertThat(fault).contains("/outline", "crosses itself"));
+                .anySatisfy(fault -> assertThat(fault).contains("/outline", "The outline of “", "” crosses itself"));
     }
 
     @Test

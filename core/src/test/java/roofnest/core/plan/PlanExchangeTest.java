@@ -49,7 +49,7 @@ class PlanExchangeTest {
         assertThatThrownBy(() -> DOCUMENTS.read(crossed)).isInstanceOfSatisfying(DocumentRefused.class,
                 refused -> assertThat(refused.faults()).extracting(DocumentFault::toString)
                         .anyMatch(fault -> fault.startsWith("/walls/1:") && fault.contains("“a” and “b” cross at 2.00, 2.00 "
-                                + "(the brick one from 0.00, 0.00 to 4.00, 4.00, the brick one from 0.00, 4.00 to 4.00, 0.00)"))
+                                + "(the brick wall from 0.00, 0.00 to 4.00, 4.00, the brick wall from 0.00, 4.00 to 4.00, 0.00)"))
                         .anyMatch(fault -> fault.startsWith("/walls/2:") && fault.contains("lies on the wall “a”"))
                         .anyMatch(fault -> fault.startsWith("/walls/3:") && fault.contains("0.00 m long")));
     }

@@ -1,0 +1,96 @@
+package roofnest.app.web;
+
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.chrono.IsoChronology;
+import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeFormatterBuilder;
+import java.time.format.DateTimeParseException;
+import java.time.format.FormatStyle;
+import java.time.format.ResolverStyle;
+import java.time.temporal.TemporalQuery;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * How days and times of day stand in fields: shown as everywhere on the pages, with the month in letters and hours to 24, so
+ * that nobody takes the 3rd of April for the 4th of March; read as people of the region write them (Unicode CLDR, as shipped
+ * with the platform), and as pages and calendars write them.
+ */
+public final class RegionForms {
+    private static final DateTimeFormatter SHOWN = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
+    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm");
+
+    private static final LocalDate EXAMPLE = LocalDate.of(2026, 11, 24);
+
+    private static final List<DateTimeFormatter> TIMES = Stream.of("H:mm", "H.mm", "Hmm", "h:mm a", "h.mm a", "h a", "h:mma", "ha")
+            .map(pattern -> lenientCase().appendPattern(pattern).toFormatter(Locale.ENGLISH).withResolverStyle(ResolverStyle.SMART))
+            .toList();
+
+    private final List<DateTimeFormatter> days;
+    private final String order;
+
+    public RegionForms(Locale region) {
+        String digits = DateTimeFormatterBuilder.getLocalizedDateTimePattern(FormatStyle.SHORT, null, IsoChronology.INSTANCE, region)
+                .replaceAll("[^dMy./-]", "").replaceAll("d+", "d").replaceAll("M+", "M").replaceAll("y+", "u");
+        String slashes = digits.replaceAll("^[./-]+|[./-]+$", "").replaceAll("[./-]+", "/");
+        boolean usable = slashes.length() == 5 && Stream.of("d", "M", "u").allMatch(slashes::contains);
+        this.order = usable ? slashes : "d/M/u";
+        this.days = Stream.concat(
+                Stream.of("uuuu-M-d", "d MMM uuuu", "d MMMM uuuu", "EEE d MMM uuuu", "EEEE d MMMM uuuu", "MMM d uuuu", "MMMM d uuuu")
+                        .map(pattern -> strict(pattern, Locale.ENGLISH)),
+                Stream.of(strict(order.replace("u", "uuuu"), Locale.ENGLISH), strict("d MMM uuuu", region), strict("d MMMM uuuu", region)))
+                .toList();
+    }
+
+    private static DateTimeFormatterBuilder lenientCase() {
+        return new DateTimeFormatterBuilder().parseCaseInsensitive();
+    }
+
+    private static DateTimeFormatter strict(String pattern, Locale words) {
+        return lenientCase().appendPattern(pattern).toFormatter(words).withResolverStyle(ResolverStyle.STRICT);
+    }
+
+    /** A day or a time of day as pages write it; anything else as it is, nothing as nothing. */
+    public String shown(Object value) {
+        if (value instanceof LocalDate day) {
+            return day.format(SHOWN);
+        }
+        return value instanceof LocalTime time ? time.format(CLOCK) : value == null ? "" : value.toString();
+    }
+
+    /** How a day may be written here: {@code 24 Nov 2026 or 24/11/2026}, in the region's own order. */
+    public String dayExample() {
+        String inDigits = order.replace("u", "uuuu").replace("M", "MM").replace("d", "dd");
+        return EXAMPLE.format(SHOWN) + " or " + EXAMPLE.format(DateTimeFormatter.ofPattern(inDigits));
+    }
+
+    /** The day that was meant, if it is one: there is no 30 February. */
+    public Optional<LocalDate> day(String typed) {
+        String bare = typed.strip();
+        String spaced = bare.replaceAll("[,\\s\\h]+", " ").replaceAll("(?<=\\d)(st|nd|rd|th)\\b", "").strip();
+        return first(days, spaced, LocalDate::from)
+                .or(() -> first(days, spaced.replaceAll("[./\\s-]+", "/").replaceAll("/$", ""), LocalDate::from))
+                .or(() -> first(days, spaced.replace(".", ""), LocalDate::from));
+    }
+
+    /** The time of day that was meant, if it is one. */
+    public Optional<LocalTime> time(String typed) {
+        String spaced = typed.strip().replaceAll("[\\s\\h]+", " ").replaceAll("(?i)\\b([ap])\\.?m\\.?$", "$1m").toUpperCase(Locale.ROOT);
+        return first(TIMES, spaced, LocalTime::from);
+    }
+
+    private static <T> Optional<T> first(List<DateTimeFormatter> forms, String typed, TemporalQuery<T> what) {
+        for (DateTimeFormatter form : forms) {
+            try {
+                return Optional.of(form.parse(typed, what));
+            } catch (DateTimeParseException other) {
+                // Written another way, which the next one may know.
+            }
+        }
+        return Optional.empty();
+    }
+}
