@@ -17,6 +17,7 @@ import roofnest.core.view.CameraPose;
 import roofnest.core.view.Eye;
 import roofnest.core.view.MaskCell;
 import roofnest.core.view.Privacy;
+import roofnest.core.view.Vision;
 import roofnest.core.view.Zone;
 
 /**
@@ -26,7 +27,7 @@ import roofnest.core.view.Zone;
 final class CameraEye {
     private final House house;
     private final Key key;
-    private final Eye eye;
+    private final Vision vision;
     private final Map<String, Privacy.Exposure> exposures = new ConcurrentHashMap<>();
     private final Map<Passing, OptionalDouble> passings = new ConcurrentHashMap<>();
     private Privacy privacy;
@@ -52,16 +53,20 @@ final class CameraEye {
         }
     }
 
-    private record Passing(String pathId, DetailLevel level) {}
+    private record Passing(String pathId, DetailLevel level, boolean night) {}
 
     CameraEye(House house, Key key) {
         this.house = house;
         this.key = key;
-        this.eye = house.eye(key.model().lens(), key.pose());
+        this.vision = new Vision(house.eye(key.model().lens(), key.pose()), key.model().mask(), key.masked());
     }
 
     Eye eye() {
-        return eye;
+        return vision.eye();
+    }
+
+    Vision vision() {
+        return vision;
     }
 
     Privacy.Exposure exposure(Area area) {
@@ -69,21 +74,22 @@ final class CameraEye {
     }
 
     /** When a grown person on the path is first on a kept frame at the level, seconds after the path's start. */
-    OptionalDouble firstAtLevelS(Walk path, DetailLevel level) {
-        return passings.computeIfAbsent(new Passing(path.id(), level), passing -> new WalkTest(key.model(), eye, key.zones())
-                .firstAtLevelS(house.track(path, Walker.GROWN), level, key.clipSeconds()));
+    OptionalDouble firstAtLevelS(Walk path, DetailLevel level, boolean night) {
+        return passings.computeIfAbsent(new Passing(path.id(), level, night),
+                passing -> new WalkTest(key.model(), vision, key.zones(), night)
+                        .firstAtLevelS(house.track(path, Walker.GROWN), level, key.clipSeconds()));
     }
 
     private synchronized Privacy privacy() {
         if (privacy == null) {
-            privacy = new Privacy(eye, key.model().mask());
+            privacy = new Privacy(vision.eye(), key.model().mask());
         }
         return privacy;
     }
 
     synchronized Bounce bounce() {
         if (bounce == null) {
-            bounce = Bounce.of(house.plan(), eye);
+            bounce = Bounce.of(house.plan(), vision.eye());
         }
         return bounce;
     }

@@ -9,6 +9,9 @@ import roofnest.core.motion.Track;
 import roofnest.core.motion.Walker;
 import roofnest.core.plan.Ground;
 import roofnest.core.plan.HousePlan;
+import roofnest.core.plan.PlanPoint;
+import roofnest.core.plan.Plate;
+import roofnest.core.plan.Storey;
 import roofnest.core.plan.Walk;
 import roofnest.core.plan.WallCrossings;
 import roofnest.core.radio.Reading;
@@ -38,7 +41,7 @@ public final class House {
         this.plan = plan;
         this.readings = List.copyOf(readings);
         this.crossings = new WallCrossings(plan);
-        this.ground = new Ground(plan);
+        this.ground = crossings.ground();
         this.signal = new SignalModel(plan, crossings, readings);
     }
 
@@ -58,6 +61,16 @@ public final class House {
         return ground;
     }
 
+    /** Height of what one stands on under a point: a floor, a room's floor, or the ground; metres above the plan's ground. */
+    public double underfootM(PlanPoint at, double zM) {
+        double under = ground.heightM(at);
+        for (Plate floor : crossings.shell().floors()) {
+            double floorM = floor.plane().atM(at.xM(), at.yM());
+            under = floorM <= zM && floorM > under && floor.over(at.xM(), at.yM()) ? floorM : under;
+        }
+        return Math.max(under, crossings.shell().room(at, zM).map(Storey::floorM).orElse(under));
+    }
+
     public SignalModel signal() {
         return signal;
     }
@@ -72,7 +85,7 @@ public final class House {
 
     public synchronized Scene scene() {
         if (scene == null) {
-            scene = new Scene(plan);
+            scene = new Scene(plan, crossings.shell());
         }
         return scene;
     }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-import roofnest.core.catalogue.LensSpec;
 import roofnest.core.lang.Numbers;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Place;
@@ -16,9 +15,7 @@ import roofnest.core.promise.Limit;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.Remedy;
 import roofnest.core.promise.Unit;
-import roofnest.core.view.MaskCell;
 import roofnest.core.view.PixelDensity;
-import roofnest.core.view.Projection;
 import roofnest.core.view.Sightline;
 
 /** The camera that sees the place best is the one that keeps the promise. */
@@ -69,36 +66,13 @@ final class MakeOutRule implements PromiseRule<Promise.MakeOut> {
     }
 
     private static View view(CameraEye eye, Camera camera, Place place, Promise.MakeOut promise) {
-        Projection projection = eye.eye().projection();
+        SpacePoint face = place.face();
         double distance = camera.pose().onPlan().distanceM(place.at());
         double faceDeg = Sightline.faceAngleDeg(camera.pose().heightM(), place.groundM(), distance);
-        Optional<String> hindrance = hindrance(eye, camera, projection, place, promise, distance, faceDeg);
-        double density = hindrance.isPresent() ? 0 : PixelDensity.atPxPerM(projection, place.face());
+        Optional<String> hindrance
+                = eye.vision().hindrance(face.xM(), face.yM(), face.zM(), promise.level(), promise.light().coversNight());
+        double density = hindrance.isPresent() ? 0 : PixelDensity.atPxPerM(eye.eye().projection(), face);
         return new View(camera, density, distance, faceDeg, hindrance);
-    }
-
-    private static Optional<String> hindrance(
-            CameraEye eye, Camera camera, Projection projection, Place place, Promise.MakeOut promise, double distanceM, double faceDeg) {
-        Optional<Projection.Pixel> face = projection.pixel(place.face()).filter(projection::inFrame);
-        if (face.isEmpty()) {
-            return Optional.of("outside the picture");
-        }
-        SpacePoint at = place.face();
-        if (!eye.eye().clearTo(at.xM(), at.yM(), at.zM())) {
-            return Optional.of("hidden by a wall");
-        }
-        LensSpec lens = camera.model().lens();
-        if (camera.model().mask().canMask() && camera.masked().contains(MaskCell.under(face.get(), lens, camera.model().mask()))) {
-            return Optional.of("blacked out by the mask");
-        }
-        if (promise.light().coversNight() && distanceM > lens.nightRangeM()) {
-            return Optional.of("past the " + Numbers.fixed(lens.nightRangeM(), 0) + " m that its light reaches at night");
-        }
-        boolean faceAsked = promise.level().compareTo(DetailLevel.RECOGNISE) >= 0;
-        if (faceAsked && faceDeg > Sightline.USABLE_FACE_DEG) {
-            return Optional.of("seen from so steep that a cap hides the face");
-        }
-        return Optional.empty();
     }
 
     private static String reason(View view, Promise.MakeOut promise) {

@@ -12,7 +12,7 @@ import roofnest.core.promise.PromiseKey;
 import roofnest.core.promise.Remedy;
 import roofnest.core.promise.Unit;
 
-/** Hung higher than a raised hand. */
+/** Hung higher than a raised hand of whoever stands on the floor or the ground under it. */
 final class OutOfReachRule implements PromiseRule<Promise.OutOfReach> {
     private static final double REACH_TOLERANCE_M = 0.1;
 
@@ -26,7 +26,8 @@ final class OutOfReachRule implements PromiseRule<Promise.OutOfReach> {
         Camera camera = hearing.camera(promise.cameraId());
         PromiseKey key = promise.key();
         Limit limit = Limit.atLeast(HeightChoice.ARMS_REACH_M, REACH_TOLERANCE_M, Unit.METRES);
-        double height = camera.pose().heightM();
+        double height = camera.pose().heightM()
+                - hearing.house().map(house -> house.underfootM(camera.pose().onPlan(), camera.pose().heightM())).orElse(0.0);
         double missing = limit.value() + limit.tolerance() - height;
         return Sighted.of(Finding.of(key, height, limit, camera.mounted() ? Evidence.READ : Evidence.PREDICTED,
                 "A raised hand reaches about " + Unit.METRES.format(HeightChoice.ARMS_REACH_M) + ".",

@@ -60,7 +60,7 @@ final class RecordedBeforeRule implements PromiseRule<Promise.RecordedBefore> {
         Camera first = cameras.get(0);
         OptionalDouble firstS = OptionalDouble.empty();
         for (Camera camera : cameras) {
-            OptionalDouble s = hearing.eye(camera).firstAtLevelS(path.get(), promise.level());
+            OptionalDouble s = hearing.eye(camera).firstAtLevelS(path.get(), promise.level(), promise.light().coversNight());
             if (s.isPresent() && (firstS.isEmpty() || s.getAsDouble() < firstS.getAsDouble())) {
                 first = camera;
                 firstS = s;
@@ -83,7 +83,7 @@ final class RecordedBeforeRule implements PromiseRule<Promise.RecordedBefore> {
     @Override
     public String wording(Promise.RecordedBefore promise, Names names) {
         return "Recorded before they reach the " + names.place(promise.placeId()) + ", " + coming(names.path(promise.pathId())) + " ("
-                + promise.level().name().toLowerCase(Locale.ROOT) + ")";
+                + promise.level().name().toLowerCase(Locale.ROOT) + "), " + promise.light().words();
     }
 
     /** People name a path by where it is, or by where it leads: "by the lane", "on the way to the cart shed". */

@@ -9,11 +9,10 @@ import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.MotionSpec;
 import roofnest.core.lang.Require;
 import roofnest.core.plan.PlanPoint;
-import roofnest.core.plan.SpacePoint;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.view.Eye;
-import roofnest.core.view.PixelDensity;
 import roofnest.core.view.Projection;
+import roofnest.core.view.Vision;
 import roofnest.core.view.Sightline;
 import roofnest.core.view.Zone;
 
@@ -22,8 +21,8 @@ import roofnest.core.view.Zone;
  *
  * <p>A passive-infrared sensor feels movement across its field: its range shrinks with |sin| of the angle between the
  * walk and the line of sight, down to a quarter, and it triggers when two of its wedges of {@link #WEDGE_DEG} have been
- * crossed in range. A camera that watches its picture triggers after {@link #PICTURE_S} in range and in the frame, inside
- * a zone where zones are drawn, and keeps its pre-roll. Recording starts a wake time after the trigger.
+ * crossed in range. A camera that watches its picture triggers after {@link #PICTURE_S} in range and in the frame, under no
+ * masked cell, by night within its own light, inside a zone where zones are drawn, and keeps its pre-roll. Recording starts a wake time after the trigger.
  */
 public final class WalkTest {
     private static final double WEDGE_DEG = 6;
@@ -35,13 +34,18 @@ public final class WalkTest {
     private static final double TORSO_SHARE = 0.6;
 
     private final DeviceModel model;
+    private final Vision vision;
     private final Eye eye;
     private final List<Zone> zones;
+    private final boolean night;
 
-    public WalkTest(DeviceModel model, Eye eye, List<Zone> zones) {
+    /** @param night whether it is dark: then what watches its picture notices, and any camera shows, what its own light reaches */
+    public WalkTest(DeviceModel model, Vision vision, List<Zone> zones, boolean night) {
         this.model = model;
-        this.eye = eye;
+        this.vision = vision;
+        this.eye = vision.eye();
         this.zones = List.copyOf(zones);
+        this.night = night;
     }
 
     /** What the camera is doing. */
@@ -89,9 +93,9 @@ public final class WalkTest {
             double atS = step * Track.STEP_S;
             PlanPoint point = track.point(step);
             Doing doing = doing(atS, trigger, first, lastS);
-            double density = density(track, step);
+            double density = density(track, step, DetailLevel.DETECT);
             moments.add(new Moment(atS, point, track.groundM(step), doing, density));
-            if (doing == Doing.RECORDING && density >= level.pxPerM()) {
+            if (doing == Doing.RECORDING && density(track, step, level) >= level.pxPerM()) {
                 atLevel += Track.STEP_S;
                 firstAtLevel = firstAtLevel.isPresent() ? firstAtLevel : OptionalDouble.of(atS);
             }
@@ -111,7 +115,7 @@ public final class WalkTest {
         }
         double lastS = first.getAsDouble() + checkedClip(clipSeconds);
         for (int step = (int) Math.ceil(first.getAsDouble() / Track.STEP_S); step < track.steps() && step * Track.STEP_S <= lastS; step++) {
-            if (density(track, step) >= level.pxPerM()) {
+            if (density(track, step, level) >= level.pxPerM()) {
                 return OptionalDouble.of(step * Track.STEP_S);
             }
         }
@@ -135,9 +139,8 @@ public final class WalkTest {
         return waking ? Doing.WAKING : model.motion().sensing() == MotionSpec.Sensing.PICTURE ? Doing.WATCHING : Doing.ASLEEP;
     }
 
-    private double density(Track track, int step) {
-        SpacePoint face = new SpacePoint(track.x(step), track.y(step), track.groundM(step) + track.walker().faceM());
-        return eye.sees(face).isPresent() ? PixelDensity.atPxPerM(eye.projection(), face) : 0;
+    private double density(Track track, int step, DetailLevel level) {
+        return vision.densityPxPerM(track.x(step), track.y(step), track.groundM(step) + track.walker().faceM(), level, night);
     }
 
     private OptionalDouble trigger(Track track) {
@@ -184,7 +187,10 @@ public final class WalkTest {
             double across = distance == 0 ? 1 : Math.abs(Math.sin(heading) * north - Math.cos(heading) * east) / distance;
             return distance <= motion.rangeM() * Math.max(RANGE_FLOOR, across) && eye.clearTo(track.x(step), track.y(step), torsoM);
         }
-        Optional<Projection.Pixel> pixel = eye.sees(new SpacePoint(track.x(step), track.y(step), torsoM));
+        if (night && distance > eye.lens().nightRangeM()) {
+            return false;
+        }
+        Optional<Projection.Pixel> pixel = vision.sees(track.x(step), track.y(step), torsoM);
         return pixel.isPresent() && (zones.isEmpty() || zones.stream().anyMatch(zone -> zone.contains(pixel.get(), eye.lens())));
     }
 

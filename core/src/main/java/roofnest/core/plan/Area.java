@@ -65,16 +65,22 @@ public record Area(String id, String name, Kind kind, List<PlanPoint> outline, D
         this(id, name, kind, outline, null, null);
     }
 
-    /** Height of its ground at a point, by its slope, metres; beyond the outline the edge's height goes on. */
+    /** Height of its ground at a point, by its slope, metres; beyond the outline the slope goes on. */
     public double groundM(PlanPoint point) {
+        return plane().atM(point.xM(), point.yM());
+    }
+
+    /** The surface that its ground lies in. */
+    public Plane plane() {
         double lowest = heightM == null ? 0 : heightM;
         if (slope == null || slope.riseM() == 0) {
-            return lowest;
+            return Plane.level(lowest);
         }
         double least = outline.stream().mapToDouble(this::uphillM).min().orElse(0);
         double most = outline.stream().mapToDouble(this::uphillM).max().orElse(1);
-        double share = Math.max(0, Math.min(1, (uphillM(point) - least) / Math.max(1e-9, most - least)));
-        return lowest + share * slope.riseM();
+        double rise = slope.riseM() / Math.max(1e-9, most - least);
+        double uphill = Math.toRadians(slope.uphillDeg());
+        return new Plane(lowest - rise * least, rise * Math.sin(uphill), rise * Math.cos(uphill));
     }
 
     public boolean covers(PlanPoint point) {

@@ -1,31 +1,33 @@
 package roofnest.core.plan;
 
-import java.util.Comparator;
 import java.util.List;
-
-import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
-import org.locationtech.jts.geom.Location;
 
 /** Height of the ground over a plan: that of the raised area a point lies in, the highest where several meet, else 0. */
 public final class Ground {
-    private final List<Raised> raised;
-
-    private record Raised(Area area, IndexedPointInAreaLocator outline) {}
+    private final List<Plate> raised;
 
     public Ground(HousePlan plan) {
         raised = plan.areas().stream().filter(Area::raised)
-                .map(area -> new Raised(area, new IndexedPointInAreaLocator(Segments.polygon(area.outline()))))
-                .toList();
+                .map(area -> new Plate(Plate.Kind.GROUND, area.plane(), Segments.sound(area.outline()), Material.STONE)).toList();
     }
 
     public double heightM(PlanPoint point) {
-        if (raised.isEmpty()) {
-            return 0;
+        return heightM(point.xM(), point.yM());
+    }
+
+    public double heightM(double xM, double yM) {
+        double highest = Double.NEGATIVE_INFINITY;
+        for (Plate area : raised) {
+            if (area.over(xM, yM)) {
+                highest = Math.max(highest, area.plane().atM(xM, yM));
+            }
         }
-        return raised.stream()
-                .filter(area -> area.outline().locate(Segments.coordinate(point)) != Location.EXTERIOR)
-                .map(area -> area.area().groundM(point))
-                .max(Comparator.naturalOrder()).orElse(0.0);
+        return highest == Double.NEGATIVE_INFINITY ? 0 : highest;
+    }
+
+    /** The tops of all ground off the plan's level. */
+    public List<Plate> plates() {
+        return raised;
     }
 
     /** Whether the whole plan is level. */

@@ -93,7 +93,7 @@ public final class PlanEdits {
             return plan.withStoreys(plus(plan.storeys(), new Storey(id, add.name(), add.floorM(), add.heightM(), List.of())));
         } else if (edit instanceof PlanEdit.SetStorey set) {
             return plan.withStoreys(replaced(plan.storeys(), storey -> storey.id().equals(set.id()),
-                    storey -> new Storey(storey.id(), set.name(), set.floorM(), set.heightM(), storey.slab())));
+                    storey -> storey.with(set.name(), set.floorM(), set.heightM())));
         } else if (edit instanceof PlanEdit.DuplicateStorey duplicate) {
             return duplicateStorey(duplicate);
         }

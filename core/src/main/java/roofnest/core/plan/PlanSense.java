@@ -15,6 +15,8 @@ final class PlanSense {
     static final double LEAST_WALL_M = 0.05;
     /** Walls may lie on one another this far, as drawings do at corners, metres. */
     private static final double MOST_OVERLAP_M = 0.3;
+    /** Between a storey's floor and the lowest edge of its roof, metres. */
+    private static final double LEAST_UNDER_EAVES_M = 0.5;
     private static final double EPSILON_M = 1e-6;
 
     private final JsonNode plan;
@@ -28,6 +30,7 @@ final class PlanSense {
         uniqueIds("storeys", "walls", "areas", "paths", "places", "things");
         Set<String> storeys = new HashSet<>();
         plan.path("storeys").forEach(storey -> storeys.add(storey.path("id").asString()));
+        storeys();
         walls(storeys);
         int label = 0;
         for (JsonNode text : plan.path("labels")) {
@@ -50,6 +53,34 @@ final class PlanSense {
                     fault("/" + list + "/" + i + "/id", "The id “" + id + "” is used twice in " + list + ".");
                 }
                 i++;
+            }
+        }
+    }
+
+    private void storeys() {
+        int i = 0;
+        for (JsonNode storey : plan.path("storeys")) {
+            String at = "/storeys/" + i++;
+            String name = storey.path("name").asString();
+            JsonNode roof = storey.path("roof");
+            double floorM = storey.path("floorM").asDouble();
+            if (roof.has("eavesM") && roof.path("eavesM").asDouble() < floorM + LEAST_UNDER_EAVES_M) {
+                fault(at + "/roof/eavesM", "The roof over “" + name + "” begins " + metres(roof.path("eavesM").asDouble())
+                        + " up, and its floor lies at " + metres(floorM) + "; eaves are at least " + metres(LEAST_UNDER_EAVES_M)
+                        + " over the floor.");
+            }
+            if (roof.path("kind").asString().equals("pitched") && roof.path("ridgeM").asDouble() < roof.path("eavesM").asDouble()) {
+                fault(at + "/roof/ridgeM", "The ridge over “" + name + "” is lower than its eaves.");
+            }
+            int hole = 0;
+            for (JsonNode well : storey.path("stairwells")) {
+                List<PlanPoint> outline = new ArrayList<>();
+                well.forEach(pair -> outline.add(point(pair)));
+                if (!Segments.polygon(outline).isValid()) {
+                    fault(at + "/stairwells/" + hole, "The outline of a stairwell in the floor of “" + name
+                            + "” crosses itself; give its corners in order.");
+                }
+                hole++;
             }
         }
     }

@@ -56,30 +56,52 @@ public final class RaysFrom {
         double dx = toXM - xM;
         double dy = toYM - yM;
         double length = Math.sqrt(dx * dx + dy * dy);
+        int firstBank = crossings.firstBank();
         for (int i : obstacles[sector(dx, dy)]) {
-            if (nearestM[i] > length || !crossings.cross(i, xM, yM, fromZM, toXM, toYM, toZM, visitor)) {
+            if (nearestM[i] > length) {
+                break;
+            }
+            if (i < firstBank && !crossings.cross(i, xM, yM, fromZM, toXM, toYM, toZM, visitor)) {
                 return;
             }
         }
+        crossings.walkRoofs(xM, yM, fromZM, toXM, toYM, toZM, visitor);
     }
 
     /** Whether nothing that light cannot pass stands on the way. */
     public boolean inSight(double fromZM, double toXM, double toYM, double toZM) {
+        return hider(fromZM, toXM, toYM, toZM) == null;
+    }
+
+    /** Tells of the edges of everything that stands over the line in a direction of length one. */
+    public void edges(double ux, double uy, double reachM, WallCrossings.EdgeVisitor visitor) {
+        for (int i : obstacles[sector(ux, uy)]) {
+            if (nearestM[i] > reachM) {
+                return;
+            }
+            crossings.edges(i, xM, yM, ux, uy, reachM, visitor);
+        }
+    }
+
+    public WallCrossings crossings() {
+        return crossings;
+    }
+
+    /** What light meets on the way, one of several; null when nothing hides the point. */
+    public WallCrossings.Hider hider(double fromZM, double toXM, double toYM, double toZM) {
         double dx = toXM - xM;
         double dy = toYM - yM;
         double length = Math.sqrt(dx * dx + dy * dy);
         for (int i : obstacles[sector(dx, dy)]) {
             if (nearestM[i] > length) {
-                return true;
+                break;
             }
-            if (!crossings.cross(i, xM, yM, fromZM, toXM, toYM, toZM, SEE_THROUGH)) {
-                return false;
+            if (crossings.hides(i, xM, yM, fromZM, toXM, toYM, toZM)) {
+                return crossings.kind(i);
             }
         }
-        return true;
+        return crossings.lying(xM, yM, fromZM, toXM, toYM, toZM);
     }
-
-    private static final WallCrossings.Visitor SEE_THROUGH = (material, thicknessM, share) -> material.seeThrough();
 
     public int slabsTo(double fromZM, double toXM, double toYM, double toZM) {
         return crossings.slabsBetween(xM, yM, fromZM, toXM, toYM, toZM);

@@ -3,6 +3,7 @@ package roofnest.core.plan;
 import org.locationtech.jts.algorithm.Distance;
 import org.locationtech.jts.algorithm.RobustLineIntersector;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.simplify.DouglasPeuckerSimplifier;
@@ -30,6 +31,12 @@ public final class Segments {
         }
         ring[outline.size()] = ring[0].copy();
         return FACTORY.createPolygon(ring);
+    }
+
+    /** The same, made valid where the outline touches or crosses itself. */
+    static Geometry sound(List<PlanPoint> outline) {
+        Polygon polygon = polygon(outline);
+        return polygon.isValid() ? polygon : polygon.buffer(0);
     }
 
     /** Segments touching within this distance of an end meet; they do not cross, metres. */

@@ -65,9 +65,13 @@ public record Thing(String id, String name, Kind kind, PlanPoint at, double heig
         return kind == Kind.TREE ? Material.FOLIAGE : Material.WATER_TANK;
     }
 
-    /** Height at which it begins to be in the way: a tree's crown stands on a bare trunk, metres. */
-    double fromM() {
-        return kind == Kind.TREE ? Math.min(CROWN_FROM_M, heightM / 2) : 0;
+    /**
+     * Height at which it begins to be in the way, metres: a tree's crown stands on a bare trunk.
+     *
+     * @param groundM on which it stands
+     */
+    public double fromM(double groundM) {
+        return kind == Kind.TREE ? groundM + Math.min(CROWN_FROM_M, (heightM - groundM) / 2) : groundM;
     }
 
     public SpacePoint position() {

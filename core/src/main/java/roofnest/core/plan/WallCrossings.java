@@ -2,26 +2,41 @@ package roofnest.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
-
-import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
-import org.locationtech.jts.geom.Coordinate;
-import org.locationtech.jts.geom.Location;
+import java.util.stream.Stream;
 
 /**
- * Finds what a straight ray between two points of space goes through. Walls are vertical sheets on their centre line;
- * doors and windows count as their own material; trees and tanks are upright cylinders; a slab counts where the ray goes
- * through its outline. Built once per plan and asked many thousand times, so obstacles lie in flat arrays: walls first,
- * then round things. Many rays from one point are asked faster of {@link #from}.
+ * Finds what a straight ray between two points of space goes through. Walls are vertical sheets on their centre line that
+ * reach to the floor or the roof over them ({@link Shell}); doors and windows count as their own material; trees and tanks
+ * are upright cylinders; floors and roofs count where the ray goes through their outline. What light meets besides, and
+ * radio is not reckoned with, is the ground: its level, the tops of raised areas and the banks around them. Built once per
+ * plan and asked many thousand times, so obstacles lie in flat arrays: walls first, then round things, then banks. Many
+ * rays from one point are asked faster of {@link #from}.
  */
 public final class WallCrossings {
+    /** A ray that ends this near to the plan's level ends on it, metres. */
+    private static final double ON_LEVEL_M = 1e-7;
+    /** Boards that close the hollow under a floor's edge, metres. */
+    private static final double FASCIA_M = 0.1;
+    private static final double LEAST_FASCIA_M = 0.1;
+
     private final List<Wall> walls;
     private final List<Thing> rounds;
     private final double[] lines;
     private final double[] bases;
     private final double[] tops;
-    private final List<Slab> slabs;
+    /** As high as any part of the wall reaches; where a ray is between the two, the {@link Shell} is asked. */
+    private final double[] mostTops;
+    private final Shell shell;
+    private final Plate[] floors;
+    private final Plate[] roofs;
+    private final Ground ground;
+    private final Plate[] raised;
+    private final List<Plate> plates;
+    private final List<Bank> banks;
+    private final double[] trunkFeet;
 
-    private record Slab(double floorM, IndexedPointInAreaLocator outline) {}
+    /** What only light meets: the side of raised or lowered ground, from the plan's level to its edge, and a {@link Shell.Fascia} on a wall. */
+    private record Bank(double ax, double ay, double bx, double by, double baseM, double atA, double atB) {}
 
     /**
      * One thing crossed.
@@ -39,11 +54,28 @@ public final class WallCrossings {
     }
 
     public WallCrossings(HousePlan plan) {
-        walls = plan.walls();
+        this(plan, new Shell(plan), new Ground(plan));
+    }
+
+    /** The same house with its walls moved aside or left out: floors, roofs and ground stay as they are. */
+    public WallCrossings withWalls(HousePlan plan, List<Wall> moved) {
+        return new WallCrossings(plan.withWalls(moved), shell, ground);
+    }
+
+    private WallCrossings(HousePlan plan, Shell shell, Ground ground) {
+        this.shell = shell;
+        this.ground = ground;
+        walls = new ArrayList<>(plan.walls());
+        List<Shell.Fascia> fascias = shell.fascias().stream().filter(fascia -> !fascia.onWall()).toList();
+        for (Shell.Fascia fascia : fascias) {
+            walls.add(new Wall("fascia", fascia.storey(), fascia.from(), fascia.to(), Material.TIMBER, FASCIA_M,
+                    Math.max(LEAST_FASCIA_M, fascia.highM() - fascia.lowM()), List.of()));
+        }
         rounds = plan.things().stream().filter(thing -> thing.kind().round()).toList();
         lines = new double[walls.size() * 4];
         bases = new double[walls.size()];
         tops = new double[walls.size()];
+        mostTops = new double[walls.size()];
         for (int i = 0; i < walls.size(); i++) {
             Wall wall = walls.get(i);
             lines[4 * i] = wall.from().xM();
@@ -52,21 +84,136 @@ public final class WallCrossings {
             lines[4 * i + 3] = wall.to().yM() - wall.from().yM();
             bases[i] = plan.baseM(wall);
             tops[i] = bases[i] + wall.heightM();
+            mostTops[i] = shell.mostM(wall);
         }
-        slabs = plan.storeys().stream()
-                .filter(storey -> !storey.slab().isEmpty())
-                .map(storey -> new Slab(storey.floorM(), new IndexedPointInAreaLocator(Segments.polygon(storey.slab()))))
-                .toList();
+        for (int i = 0; i < fascias.size(); i++) {
+            int at = plan.walls().size() + i;
+            bases[at] = fascias.get(i).lowM();
+            tops[at] = fascias.get(i).highM();
+            mostTops[at] = tops[at];
+        }
+        floors = shell.floors().toArray(Plate[]::new);
+        roofs = shell.roofs().toArray(Plate[]::new);
+        raised = ground.plates().toArray(Plate[]::new);
+        plates = Stream.of(floors, roofs, raised).flatMap(Stream::of).toList();
+        banks = banks(plan, shell);
+        trunkFeet = rounds.stream().mapToDouble(thing -> ground.heightM(thing.at())).toArray();
     }
 
-    /** How many obstacles there are, round ones included. */
+    private static List<Bank> banks(HousePlan plan, Shell shell) {
+        List<Bank> banks = new ArrayList<>();
+        for (Area area : plan.areas()) {
+            for (int i = 0; area.raised() && i < area.outline().size(); i++) {
+                PlanPoint a = area.outline().get(i);
+                PlanPoint b = area.outline().get((i + 1) % area.outline().size());
+                if (a.distanceM(b) > 1e-6) {
+                    banks.add(new Bank(a.xM(), a.yM(), b.xM(), b.yM(), 0, area.groundM(a), area.groundM(b)));
+                }
+            }
+        }
+        for (Shell.Fascia fascia : shell.fascias()) {
+            if (fascia.onWall()) {
+                banks.add(
+                        new Bank(fascia.from().xM(), fascia.from().yM(), fascia.to().xM(), fascia.to().yM(), fascia.lowM(), fascia.highM(),
+                                fascia.highM()));
+            }
+        }
+        return banks;
+    }
+
+    /** How the storeys lie on one another. */
+    public Shell shell() {
+        return shell;
+    }
+
+    public Ground ground() {
+        return ground;
+    }
+
+    /** How many obstacles there are, round ones and banks included. */
     int size() {
+        return bases.length + rounds.size() + banks.size();
+    }
+
+    /** Obstacles from here on are banks, which only light meets. */
+    int firstBank() {
         return bases.length + rounds.size();
     }
 
     /** An index for many rays that all leave one point of the plan. */
     public RaysFrom from(double xM, double yM) {
         return new RaysFrom(this, xM, yM);
+    }
+
+    /** Told of the upper and lower ends of what stands along a line over the plan. */
+    @FunctionalInterface
+    public interface EdgeVisitor {
+        /** @param distanceM along the line; {@code zM} above the ground */
+        void edge(double distanceM, double zM);
+    }
+
+    /** Tells of every edge of obstacle {@code i} over the line that leaves a point in a direction of length one. */
+    void edges(int i, double x, double y, double ux, double uy, double reachM, EdgeVisitor visitor) {
+        if (i >= bases.length && i < firstBank()) {
+            Thing thing = rounds.get(i - bases.length);
+            double fx = thing.at().xM() - x;
+            double fy = thing.at().yM() - y;
+            double nearest = fx * ux + fy * uy;
+            double half = thing.radiusM() * thing.radiusM() - (fx * fx + fy * fy - nearest * nearest);
+            for (int side = -1; half > 0 && side <= 1; side += 2) {
+                double at = nearest + side * Math.sqrt(half);
+                if (at > 0 && at < reachM) {
+                    visitor.edge(at, thing.fromM(trunkFeet[i - bases.length]));
+                    visitor.edge(at, thing.heightM());
+                }
+            }
+            return;
+        }
+        Bank bank = i < bases.length ? null : banks.get(i - firstBank());
+        double lx = bank == null ? lines[4 * i] : bank.ax;
+        double ly = bank == null ? lines[4 * i + 1] : bank.ay;
+        double wx = bank == null ? lines[4 * i + 2] : bank.bx - lx;
+        double wy = bank == null ? lines[4 * i + 3] : bank.by - ly;
+        double cross = ux * wy - uy * wx;
+        double at = ((lx - x) * wy - (ly - y) * wx) / cross;
+        double along = ((lx - x) * uy - (ly - y) * ux) / cross;
+        if (!(at > 0 && at < reachM && along >= 0 && along <= 1)) {
+            return;
+        }
+        if (bank != null) {
+            visitor.edge(at, bank.baseM);
+            visitor.edge(at, bank.atA + along * (bank.atB - bank.atA));
+            return;
+        }
+        Wall wall = walls.get(i);
+        visitor.edge(at, bases[i]);
+        visitor.edge(at, mostTops[i] > tops[i] ? shell.topM(wall, x + at * ux, y + at * uy) : tops[i]);
+        double alongM = along * Math.sqrt(wx * wx + wy * wy);
+        for (Opening opening : wall.openings()) {
+            if (alongM >= opening.atM() && alongM <= opening.atM() + opening.widthM()) {
+                visitor.edge(at, bases[i] + opening.sillM());
+                visitor.edge(at, bases[i] + opening.headM());
+            }
+        }
+    }
+
+    /** Every floor, pitch of a roof and top of raised ground. */
+    public List<Plate> plates() {
+        return plates;
+    }
+
+    /** Points of the plan beside which what is seen past them changes: ends of walls, edges of openings, corners of plates. */
+    public List<PlanPoint> corners() {
+        Stream<PlanPoint> ofWalls = walls.stream().flatMap(wall -> Stream.concat(Stream.of(wall.from(), wall.to()),
+                wall.openings().stream().flatMap(opening -> Stream.of(wall.along(opening.atM()),
+                        wall.along(Math.min(wall.lengthM(), opening.atM() + opening.widthM()))))));
+        return Stream.concat(ofWalls, plates().stream().flatMap(plate -> Stream.of(plate.outline().getCoordinates()))
+                .map(corner -> new PlanPoint(corner.x, corner.y))).distinct().toList();
+    }
+
+    /** Trees and tanks. */
+    public List<Thing> rounds() {
+        return rounds;
     }
 
     /** Everything crossed strictly between the two ends, in the plan's order. */
@@ -79,20 +226,90 @@ public final class WallCrossings {
         return found;
     }
 
-    /** Tells the visitor of everything crossed strictly between the two ends, in the plan's order. */
+    /**
+     * Tells the visitor of every wall, tree, tank and roof crossed strictly between the two ends, in the plan's order. Floors
+     * are counted by {@link #slabsBetween}.
+     */
     public void walk(SpacePoint a, SpacePoint b, Visitor visitor) {
-        for (int i = 0; i < size(); i++) {
+        for (int i = 0; i < firstBank(); i++) {
             if (!cross(i, a.xM(), a.yM(), a.zM(), b.xM(), b.yM(), b.zM(), visitor)) {
                 return;
             }
         }
+        walkRoofs(a.xM(), a.yM(), a.zM(), b.xM(), b.yM(), b.zM(), visitor);
+    }
+
+    boolean walkRoofs(double ax, double ay, double az, double bx, double by, double bz, Visitor visitor) {
+        for (Plate roof : roofs) {
+            double share = roof.crossed(ax, ay, az, bx, by, bz);
+            if (!Double.isNaN(share) && !visitor.crossed(roof.material(), 0, share)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** Whether nothing that light cannot pass stands between the two points. */
     public boolean inSight(SpacePoint a, SpacePoint b) {
-        boolean[] clear = {true};
-        walk(a, b, (material, thicknessM, share) -> clear[0] = material.seeThrough());
-        return clear[0];
+        for (int i = 0; i < size(); i++) {
+            if (hides(i, a.xM(), a.yM(), a.zM(), b.xM(), b.yM(), b.zM())) {
+                return false;
+            }
+        }
+        return lying(a.xM(), a.yM(), a.zM(), b.xM(), b.yM(), b.zM()) == null;
+    }
+
+    /** What light meets on the way. */
+    public enum Hider {
+        WALL("a wall"), TREE("a tree"), TANK("a tank"), BANK("raised ground"), FLOOR("a floor"), ROOF("a roof"), GROUND("the ground");
+
+        private final String words;
+
+        Hider(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /** What obstacle {@code i} is. */
+    Hider kind(int i) {
+        return i < bases.length ? Hider.WALL : i >= firstBank() ? Hider.BANK
+                : rounds.get(i - bases.length).kind() == Thing.Kind.TREE ? Hider.TREE : Hider.TANK;
+    }
+
+    /** Whether obstacle {@code i} stands in the way of light. */
+    boolean hides(int i, double ax, double ay, double az, double bx, double by, double bz) {
+        return i >= firstBank() ? crossesBank(banks.get(i - firstBank()), ax, ay, az, bx, by, bz)
+                : !cross(i, ax, ay, az, bx, by, bz, SEE_THROUGH);
+    }
+
+    private static final Visitor SEE_THROUGH = (material, thicknessM, share) -> material.seeThrough();
+
+    /** The floor, roof or ground that lies in the way of light; null when none does. */
+    Hider lying(double ax, double ay, double az, double bx, double by, double bz) {
+        for (Plate floor : floors) {
+            if (!Double.isNaN(floor.crossed(ax, ay, az, bx, by, bz))) {
+                return Hider.FLOOR;
+            }
+        }
+        for (Plate roof : roofs) {
+            if (!roof.material().seeThrough() && !Double.isNaN(roof.crossed(ax, ay, az, bx, by, bz))) {
+                return Hider.ROOF;
+            }
+        }
+        for (Plate top : raised) {
+            if (!Double.isNaN(top.crossed(ax, ay, az, bx, by, bz))) {
+                return Hider.BANK;
+            }
+        }
+        if (az > ON_LEVEL_M && bz < -ON_LEVEL_M || az < -ON_LEVEL_M && bz > ON_LEVEL_M) {
+            double share = az / (az - bz);
+            return ground.heightM(ax + share * (bx - ax), ay + share * (by - ay)) >= 0 ? Hider.GROUND : null;
+        }
+        return null;
     }
 
     /** How many slabs the ray goes through. */
@@ -102,23 +319,37 @@ public final class WallCrossings {
 
     int slabsBetween(double ax, double ay, double az, double bx, double by, double bz) {
         int count = 0;
-        for (Slab slab : slabs) {
-            double below = az - slab.floorM;
-            double above = bz - slab.floorM;
-            if (below * above < 0) {
-                double share = below / (below - above);
-                if (slab.outline.locate(new Coordinate(ax + share * (bx - ax), ay + share * (by - ay))) != Location.EXTERIOR) {
-                    count++;
-                }
-            }
+        for (Plate floor : floors) {
+            count += Double.isNaN(floor.crossed(ax, ay, az, bx, by, bz)) ? 0 : 1;
         }
         return count;
+    }
+
+    private static boolean crossesBank(Bank bank, double ax, double ay, double az, double bx, double by, double bz) {
+        double dx = bx - ax;
+        double dy = by - ay;
+        double wx = bank.bx - bank.ax;
+        double wy = bank.by - bank.ay;
+        double cross = dx * wy - dy * wx;
+        if (cross == 0) {
+            return false;
+        }
+        double ox = bank.ax - ax;
+        double oy = bank.ay - ay;
+        double share = (ox * wy - oy * wx) / cross;
+        double along = (ox * dy - oy * dx) / cross;
+        if (!(share > 1e-9 && share < 1 - 1e-9 && along >= 0 && along <= 1)) {
+            return false;
+        }
+        double z = az + share * (bz - az);
+        double edge = bank.atA + along * (bank.atB - bank.atA);
+        return z > Math.min(bank.baseM, edge) && z < Math.max(bank.baseM, edge);
     }
 
     /** Tells the visitor if obstacle {@code i} is crossed; returns whether to go on. */
     boolean cross(int i, double ax, double ay, double az, double bx, double by, double bz, Visitor visitor) {
         return i < bases.length ? crossWall(i, ax, ay, az, bx, by, bz, visitor)
-                : crossRound(rounds.get(i - bases.length), ax, ay, az, bx, by, bz, visitor);
+                : crossRound(rounds.get(i - bases.length), trunkFeet[i - bases.length], ax, ay, az, bx, by, bz, visitor);
     }
 
     /** Ends that touch do not count, so that a camera on a wall's face is not behind it. */
@@ -142,10 +373,13 @@ public final class WallCrossings {
             return true;
         }
         double z = az + share * (bz - az);
-        if (z < bases[i] || z > tops[i]) {
+        if (z < bases[i] || z > mostTops[i]) {
             return true;
         }
         Wall wall = walls.get(i);
+        if (z > tops[i] && z > shell.topM(wall, ax + share * dx, ay + share * dy)) {
+            return true;
+        }
         Material material = wall.openings().isEmpty() ? wall.material()
                 : wall.materialAt(along * Math.sqrt(wx * wx + wy * wy), z - bases[i]);
         return visitor.crossed(material, wall.thicknessM(), share);
@@ -153,7 +387,7 @@ public final class WallCrossings {
 
     /** The chord through an upright cylinder, cut at its foot and top. */
     private static boolean crossRound(
-            Thing thing, double ax, double ay, double az, double bx, double by, double bz, Visitor visitor) {
+            Thing thing, double footM, double ax, double ay, double az, double bx, double by, double bz, Visitor visitor) {
         double dx = bx - ax;
         double dy = by - ay;
         double dz = bz - az;
@@ -168,11 +402,11 @@ public final class WallCrossings {
         double in = Math.max(0, (-b - Math.sqrt(root)) / a);
         double out = Math.min(1, (-b + Math.sqrt(root)) / a);
         if (dz != 0) {
-            double one = (thing.fromM() - az) / dz;
+            double one = (thing.fromM(footM) - az) / dz;
             double other = (thing.heightM() - az) / dz;
             in = Math.max(in, Math.min(one, other));
             out = Math.min(out, Math.max(one, other));
-        } else if (az < thing.fromM() || az > thing.heightM()) {
+        } else if (az < thing.fromM(footM) || az > thing.heightM()) {
             return true;
         }
         if (out - in < 1e-9) {
@@ -183,16 +417,22 @@ public final class WallCrossings {
 
     /** The least distance of obstacle {@code i} from a point of the plan, metres. */
     double nearestM(int i, double x, double y) {
+        if (i >= firstBank()) {
+            Bank bank = banks.get(i - firstBank());
+            return distanceM(x, y, bank.ax, bank.ay, bank.bx - bank.ax, bank.by - bank.ay);
+        }
         if (i >= bases.length) {
             Thing thing = rounds.get(i - bases.length);
             double dx = thing.at().xM() - x;
             double dy = thing.at().yM() - y;
             return Math.max(0, Math.sqrt(dx * dx + dy * dy) - thing.radiusM());
         }
-        double wx = lines[4 * i + 2];
-        double wy = lines[4 * i + 3];
-        double ox = x - lines[4 * i];
-        double oy = y - lines[4 * i + 1];
+        return distanceM(x, y, lines[4 * i], lines[4 * i + 1], lines[4 * i + 2], lines[4 * i + 3]);
+    }
+
+    private static double distanceM(double x, double y, double lx, double ly, double wx, double wy) {
+        double ox = x - lx;
+        double oy = y - ly;
         double share = Math.max(0, Math.min(1, (ox * wx + oy * wy) / (wx * wx + wy * wy)));
         double dx = ox - share * wx;
         double dy = oy - share * wy;
@@ -211,7 +451,7 @@ public final class WallCrossings {
         double ay;
         double bx;
         double by;
-        if (i >= bases.length) {
+        if (i < firstBank() && i >= bases.length) {
             Thing thing = rounds.get(i - bases.length);
             double dx = thing.at().xM() - x;
             double dy = thing.at().yM() - y;
@@ -222,10 +462,11 @@ public final class WallCrossings {
             bx = Math.sin(heading + half);
             by = Math.cos(heading + half);
         } else {
-            ax = lines[4 * i] - x;
-            ay = lines[4 * i + 1] - y;
-            bx = ax + lines[4 * i + 2];
-            by = ay + lines[4 * i + 3];
+            Bank bank = i >= firstBank() ? banks.get(i - firstBank()) : null;
+            ax = (bank == null ? lines[4 * i] : bank.ax) - x;
+            ay = (bank == null ? lines[4 * i + 1] : bank.ay) - y;
+            bx = bank == null ? ax + lines[4 * i + 2] : bank.bx - x;
+            by = bank == null ? ay + lines[4 * i + 3] : bank.by - y;
             if (ax * by - ay * bx > 0) {
                 // It runs anticlockwise; seen from here its last end comes first.
                 double swap = ax;

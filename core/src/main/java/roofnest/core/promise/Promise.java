@@ -25,7 +25,12 @@ public sealed interface Promise {
     }
 
     /** Somebody who comes along a path is on a kept frame, at {@code level}, before they reach a place. */
-    record RecordedBefore(PromiseKey key, DetailLevel level, String placeId, String pathId) implements Promise {
+    record RecordedBefore(PromiseKey key, DetailLevel level, String placeId, String pathId, Light light) implements Promise {
+        /** Without a word on when: whenever they come. */
+        public RecordedBefore(PromiseKey key, DetailLevel level, String placeId, String pathId) {
+            this(key, level, placeId, pathId, Light.BOTH);
+        }
+
         public RecordedBefore {
             placeId = Require.text("place", placeId, 60);
             pathId = Require.text("path", pathId, 60);

@@ -11,7 +11,6 @@ import java.util.Optional;
 import java.util.Set;
 
 import roofnest.core.catalogue.DeviceModel;
-import roofnest.core.catalogue.LensSpec;
 import roofnest.core.judge.House;
 import roofnest.core.plan.Place;
 import roofnest.core.plan.PlanPoint;
@@ -22,7 +21,7 @@ import roofnest.core.promise.Promise;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.Eye;
 import roofnest.core.view.Projection;
-import roofnest.core.view.Sightline;
+import roofnest.core.view.Vision;
 
 /**
  * The poses worth judging in full: every mount aimed at everything that is promised to be seen, ranked by how many of
@@ -78,7 +77,8 @@ final class Candidates {
             Optional<Walk> path = house.plan().path(before.pathId());
             return house.plan().place(before.placeId()).flatMap(place -> path.map(walk -> {
                 double along = Math.max(0, walk.approach(place.at()).alongM() - BEFORE_ARRIVAL_M);
-                return new Aim(walk.at(along).point(), place.groundM(), before.level(), false);
+                PlanPoint point = walk.at(along).point();
+                return new Aim(point, house.ground().heightM(point), before.level(), before.light().coversNight());
             }));
         }
         return Optional.empty();
@@ -107,7 +107,7 @@ final class Candidates {
     private List<Posed> thinned() {
         Map<PlanPoint, RaysFrom> rays = new HashMap<>();
         Map<String, List<Posed>> stretches = new LinkedHashMap<>();
-        for (Mount mount : Mount.on(house.plan())) {
+        for (Mount mount : Mount.on(house, model.mount())) {
             RaysFrom from = rays.computeIfAbsent(mount.at(), at -> house.crossings().from(at.xM(), at.yM()));
             String stretch
                     = Math.floor(mount.at().xM() / STRETCH_M) + "/" + Math.floor(mount.at().yM() / STRETCH_M) + "/" + mount.outwardDeg();
@@ -157,15 +157,12 @@ final class Candidates {
 
     /** Of each aim, the density at its face over what its level asks; 0 where it is hidden, too steep or too dark. */
     private double[] shares(Eye eye) {
-        LensSpec lens = model.lens();
+        Vision vision = Vision.unmasked(eye);
         double[] shares = new double[aims.size()];
         for (int i = 0; i < shares.length; i++) {
             Aim aim = aims.get(i);
-            double distance = aim.at().distanceM(eye.pose().onPlan());
-            boolean steep = aim.level().compareTo(DetailLevel.RECOGNISE) >= 0
-                    && Sightline.faceAngleDeg(eye.pose().heightM(), aim.groundM(), distance) > Sightline.USABLE_FACE_DEG;
-            boolean dark = aim.night() && distance > lens.nightRangeM();
-            shares[i] = steep || dark ? 0 : eye.faceDensityPxPerM(aim.at(), aim.groundM()) / aim.level().pxPerM();
+            shares[i] = vision.densityPxPerM(aim.at().xM(), aim.at().yM(), aim.groundM() + Place.FACE_M, aim.level(), aim.night())
+                    / aim.level().pxPerM();
         }
         return shares;
     }

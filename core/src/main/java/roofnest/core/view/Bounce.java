@@ -1,14 +1,16 @@
 package roofnest.core.view;
 
 import java.util.List;
+import java.util.stream.Stream;
 
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Material;
 import roofnest.core.plan.PlanPoint;
+import roofnest.core.plan.Plate;
 import roofnest.core.plan.RaysFrom;
 import roofnest.core.plan.Segments;
+import roofnest.core.plan.Shell;
 import roofnest.core.plan.SpacePoint;
-import roofnest.core.plan.Storey;
 import roofnest.core.plan.Wall;
 import roofnest.core.plan.WallCrossings;
 
@@ -29,7 +31,10 @@ public record Bounce(double nearestM, double soffitM, boolean insideWall) {
     private static final int DOWN = 9;
 
     public static Bounce of(HousePlan plan, Eye eye) {
-        return new Bounce(nearest(facing(plan, eye), eye), soffit(plan, eye.pose()), insideWall(plan, eye.pose()));
+        WallCrossings near = facing(plan, eye);
+        PlanPoint at = eye.pose().onPlan();
+        return new Bounce(nearest(near.from(at.xM(), at.yM()), eye), soffit(eye.rays().crossings().shell(), eye.pose()),
+                insideWall(plan, eye.rays().crossings().shell(), eye.pose()));
     }
 
     /** The nearest surface, with a near soffit counted in full proportion: as far from its limit as it would be from a wall's. */
@@ -38,12 +43,12 @@ public record Bounce(double nearestM, double soffitM, boolean insideWall) {
     }
 
     /** Walls are sheets on their centre line elsewhere; this near, their faces are what light comes back from. */
-    private static RaysFrom facing(HousePlan plan, Eye eye) {
+    private static WallCrossings facing(HousePlan plan, Eye eye) {
         PlanPoint at = eye.pose().onPlan();
         List<Wall> faces = plan.walls().stream()
                 .filter(wall -> Segments.distanceM(at, wall.from(), wall.to()) < LOOKED_M + wall.thicknessM() / 2)
                 .map(wall -> wall.facing(at)).toList();
-        return new WallCrossings(plan.withWalls(faces)).from(at.xM(), at.yM());
+        return eye.rays().crossings().withWalls(plan, faces);
     }
 
     private static double nearest(RaysFrom rays, Eye eye) {
@@ -66,23 +71,23 @@ public record Bounce(double nearestM, double soffitM, boolean insideWall) {
         return nearest;
     }
 
-    /** Floors of upper storeys jut out over what stands under them. */
-    private static double soffit(HousePlan plan, CameraPose pose) {
+    /** Floors and roofs jut out over what hangs under them. */
+    private static double soffit(Shell shell, CameraPose pose) {
         double least = LOOKED_M;
-        for (Storey storey : plan.storeys()) {
-            double above = storey.floorM() - pose.heightM();
-            if (!storey.slab().isEmpty() && above >= 0 && above < least && storey.covers(pose.onPlan())) {
+        for (Plate plate : Stream.concat(shell.floors().stream(), shell.roofs().stream()).toList()) {
+            double above = plate.plane().atM(pose.xM(), pose.yM()) - pose.heightM();
+            if (above >= 0 && above < least && plate.over(pose.xM(), pose.yM())) {
                 least = above;
             }
         }
         return least;
     }
 
-    private static boolean insideWall(HousePlan plan, CameraPose pose) {
+    private static boolean insideWall(HousePlan plan, Shell shell, CameraPose pose) {
         for (Wall wall : plan.walls()) {
             double base = plan.baseM(wall);
             PlanPoint at = pose.onPlan();
-            if (pose.heightM() >= base && pose.heightM() <= base + wall.heightM() && wall.covers(at)) {
+            if (pose.heightM() >= base && wall.covers(at) && pose.heightM() <= shell.topM(wall, at.xM(), at.yM())) {
                 return true;
             }
         }

@@ -34,6 +34,7 @@ public final class CameraPicture {
     private static final double EDGE_M = 0.06;
     /** Where the sun stands in the middle of the morning, degrees from the pole's side it passes on. */
     private static final double MORNING_SUN_DEG = 40;
+    private static final double MORNING_SUN_HIGH_DEG = 30;
     /** Beyond each of these the air lies one veil thicker over what is seen by day, metres. */
     private static final double[] VEILS_M = {12, 20, 35, 60};
     private static final double SHADOW_M = 0.32;
@@ -154,7 +155,8 @@ public final class CameraPicture {
         double x = level.outline().stream().mapToDouble(SpacePoint::xM).average().orElse(0);
         double y = level.outline().stream().mapToDouble(SpacePoint::yM).average().orElse(0);
         SpacePoint middle = new SpacePoint(x, y, level.heightM());
-        project(level.kind(), level.name(), 0, lit(middle), level.outline()).ifPresent(shapes::add);
+        int shade = level.kind() == PictureShape.Kind.ROOF && !night ? shade(level, middle) : 0;
+        project(level.kind(), level.name(), shade, lit(middle), level.outline()).ifPresent(shapes::add);
         veil(shapes, level.outline(), middle);
     }
 
@@ -179,6 +181,19 @@ public final class CameraPicture {
     private static List<SpacePoint> edge(Scene.Facet facet) {
         return new Scene.Facet(facet.a(), facet.b(), Math.max(facet.footAM(), facet.topAM() - EDGE_M),
                 Math.max(facet.footBM(), facet.topBM() - EDGE_M), facet.topAM(), facet.topBM(), facet.kind(), 0).outline();
+    }
+
+    /** A roof by how its pitch faces the same sun, 30° high; from below it is always turned away. */
+    private int shade(Scene.Level level, SpacePoint middle) {
+        double[] up = level.normal();
+        SpacePoint eye = projection.eye();
+        if ((eye.xM() - middle.xM()) * up[0] + (eye.yM() - middle.yM()) * up[1] + (eye.zM() - middle.zM()) * up[2] < 0) {
+            return 3;
+        }
+        double sun = Math.toRadians(sunOnPlanDeg);
+        double high = Math.toRadians(MORNING_SUN_HIGH_DEG);
+        double cosine = Math.cos(high) * (Math.sin(sun) * up[0] + Math.cos(sun) * up[1]) + Math.sin(high) * up[2];
+        return cosine > 0.7 ? 0 : cosine > 0.4 ? 1 : 2;
     }
 
     /** How the side that is seen faces the sun of the middle of the morning: south-east of the house, or north-east in the south. */
@@ -245,18 +260,19 @@ public final class CameraPicture {
         if (side == null || projection.eye().onPlan().distanceM(thing.at()) < thing.radiusM()) {
             return;
         }
-        SpacePoint foot = SpacePoint.at(thing.at(), 0);
+        double ground = scene.ground().heightM(thing.at());
+        SpacePoint foot = SpacePoint.at(thing.at(), ground);
         int lit = lit(foot);
         double radius = thing.radiusM();
         if (thing.kind() == Thing.Kind.TREE) {
-            double from = Math.min(1.8, thing.heightM() / 2);
+            double from = thing.fromM(ground) - ground;
             project(PictureShape.Kind.TRUNK, thing.name(), 0, lit, upright(foot, side, TRUNK_RADIUS_M, from + 0.2)).ifPresent(shapes::add);
-            double half = (thing.heightM() - from) / 2;
+            double half = (thing.heightM() - ground - from) / 2;
             List<SpacePoint> crown = ellipse(foot, side, radius, from + half, half);
             project(PictureShape.Kind.FOLIAGE, thing.name(), 0, lit, crown).ifPresent(shapes::add);
             veil(shapes, crown, foot);
         } else {
-            List<SpacePoint> tank = upright(foot, side, radius, thing.heightM());
+            List<SpacePoint> tank = upright(foot, side, radius, thing.heightM() - ground);
             project(PictureShape.Kind.TANK, thing.name(), 0, lit, tank).ifPresent(shapes::add);
             veil(shapes, tank, foot);
         }

@@ -1,12 +1,8 @@
 package roofnest.core.view;
 
-import java.util.Optional;
-
 import roofnest.core.catalogue.LensSpec;
-import roofnest.core.plan.Place;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.RaysFrom;
-import roofnest.core.plan.SpacePoint;
 import roofnest.core.plan.WallCrossings;
 
 /**
@@ -52,15 +48,9 @@ public final class Eye {
         return rays.inSight(pose.heightM(), xM, yM, zM);
     }
 
-    /** Where a point is in the picture; empty when it is outside the frame or hidden. */
-    public Optional<Projection.Pixel> sees(SpacePoint point) {
-        return projection.pixel(point).filter(projection::inFrame).filter(pixel -> clearTo(point.xM(), point.yM(), point.zM()));
-    }
-
-    /** Density of the face of somebody who stands on ground at {@code groundM}, px/m; 0 when it is not seen. */
-    public double faceDensityPxPerM(PlanPoint at, double groundM) {
-        SpacePoint face = SpacePoint.at(at, groundM + Place.FACE_M);
-        return sees(face).isPresent() ? PixelDensity.atPxPerM(projection, face) : 0;
+    /** What hides a point; null when nothing does. */
+    WallCrossings.Hider hider(double xM, double yM, double zM) {
+        return rays.hider(pose.heightM(), xM, yM, zM);
     }
 
     /** Bearing of a point from the middle of the picture, degrees from −180 to 180. */

@@ -11,21 +11,27 @@ public final class PixelDensity {
 
     /** Density at a point, px/m; 0 when the metre there is not wholly ahead of the lens. */
     public static double atPxPerM(Projection projection, SpacePoint target) {
-        double dx = target.xM() - projection.eye().xM();
-        double dy = target.yM() - projection.eye().yM();
+        return atPxPerM(projection, target.xM(), target.yM(), target.zM());
+    }
+
+    static double atPxPerM(Projection projection, double xM, double yM, double zM) {
+        double dx = xM - projection.eye().xM();
+        double dy = yM - projection.eye().yM();
         double flat = Math.sqrt(dx * dx + dy * dy);
         if (flat < 1e-6) {
             return 0;
         }
         double sideX = -dy / flat * 0.5;
         double sideY = dx / flat * 0.5;
-        var left = projection.pixel(new SpacePoint(target.xM() + sideX, target.yM() + sideY, target.zM()));
-        var right = projection.pixel(new SpacePoint(target.xM() - sideX, target.yM() - sideY, target.zM()));
-        if (left.isEmpty() || right.isEmpty()) {
+        Projection.InLens left = projection.inLens(xM + sideX, yM + sideY, zM);
+        Projection.InLens right = projection.inLens(xM - sideX, yM - sideY, zM);
+        if (left.aheadM() < Projection.NEAR_M || right.aheadM() < Projection.NEAR_M) {
             return 0;
         }
-        double across = left.get().x() - right.get().x();
-        double down = left.get().y() - right.get().y();
+        Projection.Pixel one = projection.pixel(left);
+        Projection.Pixel other = projection.pixel(right);
+        double across = one.x() - other.x();
+        double down = one.y() - other.y();
         return Math.sqrt(across * across + down * down);
     }
 }

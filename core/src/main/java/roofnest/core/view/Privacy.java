@@ -11,11 +11,12 @@ import org.locationtech.jts.geom.Polygon;
 
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.plan.Area;
+import roofnest.core.plan.Plane;
 import roofnest.core.plan.Segments;
 
 /**
- * How much of a picture is one area of ground and not hidden by a wall, found by following the line of sight of
- * {@link #SAMPLES_A_CELL}² points of every mask cell to level ground; and the mask cells that hide it. Every cell that
+ * How much of a picture is one area of ground and not hidden by anything, found by following the line of sight of
+ * {@link #SAMPLES_A_CELL}² points of every mask cell to its ground, level or sloping; and the mask cells that hide it. Every cell that
  * shows any of the area has to go, so that set is the smallest that covers it. The lines are followed once, for any
  * number of areas.
  */
@@ -28,22 +29,25 @@ public final class Privacy {
     private final Eye eye;
     private final int columns;
     private final int rows;
-    /** How far each line has to be followed for one metre of drop, as east and north; NaN for lines that never come down. */
-    private final double[] eastPerDrop;
-    private final double[] northPerDrop;
+    /** The way each line goes, as east, north and up; length one. */
+    private final double[] east;
+    private final double[] north;
+    private final double[] up;
 
     public Privacy(Eye eye, DeviceModel.MaskGrid modelGrid) {
         this.eye = eye;
         DeviceModel.MaskGrid grid = modelGrid.canMask() ? modelGrid : PLAIN_GRID;
         columns = grid.columns() * SAMPLES_A_CELL;
         rows = grid.rows() * SAMPLES_A_CELL;
-        eastPerDrop = new double[columns * rows];
-        northPerDrop = new double[columns * rows];
-        for (int sample = 0; sample < eastPerDrop.length; sample++) {
+        east = new double[columns * rows];
+        north = new double[columns * rows];
+        up = new double[columns * rows];
+        for (int sample = 0; sample < east.length; sample++) {
             double[] d = eye.projection().direction(new Projection.Pixel(
                     (sample % columns + 0.5) / columns * eye.lens().widthPx(), (sample / columns + 0.5) / rows * eye.lens().heightPx()));
-            eastPerDrop[sample] = d[2] < -1e-9 ? d[0] / -d[2] : Double.NaN;
-            northPerDrop[sample] = d[2] < -1e-9 ? d[1] / -d[2] : Double.NaN;
+            east[sample] = d[0];
+            north[sample] = d[1];
+            up[sample] = d[2];
         }
     }
 
@@ -61,18 +65,17 @@ public final class Privacy {
         Polygon polygon = Segments.polygon(area.outline());
         Envelope box = polygon.getEnvelopeInternal();
         IndexedPointInAreaLocator outline = new IndexedPointInAreaLocator(polygon);
-        double groundM = area.heightM() == null ? 0 : area.heightM();
-        double drop = eye.pose().heightM() - groundM;
+        Plane ground = area.plane();
+        double drop = eye.pose().heightM() - ground.atM(eye.pose().xM(), eye.pose().yM());
         Set<MaskCell> cells = new TreeSet<>();
         int showing = 0;
-        for (int sample = 0; drop > 0 && sample < eastPerDrop.length; sample++) {
-            double east = drop * eastPerDrop[sample];
-            double north = drop * northPerDrop[sample];
-            double x = eye.pose().xM() + east;
-            double y = eye.pose().yM() + north;
-            // NaN is in no box.
-            boolean shown = box.contains(x, y) && east * east + north * north + drop * drop <= FARTHEST_M * FARTHEST_M
-                    && outline.locate(new Coordinate(x, y)) != Location.EXTERIOR && eye.clearTo(x, y, groundM);
+        for (int sample = 0; drop > 0 && sample < east.length; sample++) {
+            double fall = ground.gx() * east[sample] + ground.gy() * north[sample] - up[sample];
+            double reach = fall > 1e-9 ? drop / fall : FARTHEST_M + 1;
+            double x = eye.pose().xM() + reach * east[sample];
+            double y = eye.pose().yM() + reach * north[sample];
+            boolean shown = reach <= FARTHEST_M && box.contains(x, y) && outline.locate(new Coordinate(x, y)) != Location.EXTERIOR
+                    && eye.clearTo(x, y, ground.atM(x, y));
             if (shown) {
                 MaskCell cell = new MaskCell(sample % columns / SAMPLES_A_CELL, sample / columns / SAMPLES_A_CELL);
                 if (!masked.contains(cell)) {

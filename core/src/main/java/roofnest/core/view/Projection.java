@@ -71,14 +71,27 @@ public final class Projection {
     }
 
     InLens inLens(SpacePoint point) {
-        double[] d = {point.xM() - eye.xM(), point.yM() - eye.yM(), point.zM() - eye.zM()};
-        return new InLens(dot(d, right), dot(d, up), dot(d, forward));
+        return inLens(point.xM(), point.yM(), point.zM());
     }
 
     /** Where a point falls; empty when it is behind the lens. */
     public Optional<Pixel> pixel(SpacePoint point) {
         InLens p = inLens(point);
         return p.aheadM() < NEAR_M ? Optional.empty() : Optional.of(pixel(p));
+    }
+
+    /** Where a point falls; empty when it is behind the lens. */
+    public Optional<Pixel> pixel(double xM, double yM, double zM) {
+        InLens p = inLens(xM, yM, zM);
+        return p.aheadM() < NEAR_M ? Optional.empty() : Optional.of(pixel(p));
+    }
+
+    InLens inLens(double xM, double yM, double zM) {
+        double dx = xM - eye.xM();
+        double dy = yM - eye.yM();
+        double dz = zM - eye.zM();
+        return new InLens(dx * right[0] + dy * right[1], dx * up[0] + dy * up[1] + dz * up[2],
+                dx * forward[0] + dy * forward[1] + dz * forward[2]);
     }
 
     Pixel pixel(InLens p) {

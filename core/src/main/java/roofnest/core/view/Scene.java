@@ -5,13 +5,20 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
+
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.triangulate.polygon.PolygonTriangulator;
 
 import roofnest.core.plan.Area;
+import roofnest.core.plan.Ground;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Opening;
 import roofnest.core.plan.PlanPoint;
+import roofnest.core.plan.Plate;
 import roofnest.core.plan.SpacePoint;
-import roofnest.core.plan.Storey;
+import roofnest.core.plan.Shell;
 import roofnest.core.plan.Wall;
 
 /**
@@ -26,10 +33,17 @@ public final class Scene {
     private static final double ON_LINE_M = 1e-7;
     /** Lines tried when the plane is cut; the one that splits fewest facets is taken. */
     private static final int TRIED = 12;
+    /** A wall's top is looked up this far in from the ends of a piece, which may lie where it jumps, metres. */
+    private static final double INWARDS_M = 1e-5;
+    /** How deep the board along a ridge is, metres. */
+    private static final double RIDGE_M = 0.1;
+    private static final double ON_RIDGE_M = 1e-4;
     /** Floors lower than this lie on the ground. */
     private static final double LEAST_RISE_M = 0.02;
 
     private final HousePlan plan;
+    private final Shell shell;
+    private final Ground ground;
     private final Cell root;
     private final List<Level> flat = new ArrayList<>();
 
@@ -53,8 +67,23 @@ public final class Scene {
         }
     }
 
-    /** A level or sloping piece of ground or floor. */
+    /** A level or sloping piece of ground, floor or roof. */
     record Level(List<SpacePoint> outline, PictureShape.Kind kind, String name) {
+        /** The way straight up from it, as a vector of length one: east, north, up. */
+        double[] normal() {
+            double[] normal = new double[3];
+            for (int i = 0; i < outline.size(); i++) {
+                SpacePoint a = outline.get(i);
+                SpacePoint b = outline.get((i + 1) % outline.size());
+                normal[0] += (a.yM() - b.yM()) * (a.zM() + b.zM());
+                normal[1] += (a.zM() - b.zM()) * (a.xM() + b.xM());
+                normal[2] += (a.xM() - b.xM()) * (a.yM() + b.yM());
+            }
+            double length = Math.sqrt(normal[0] * normal[0] + normal[1] * normal[1] + normal[2] * normal[2]);
+            double sign = normal[2] < 0 ? -1 : 1;
+            return new double[] {sign * normal[0] / length, sign * normal[1] / length, sign * normal[2] / length};
+        }
+
         double heightM() {
             return outline.stream().mapToDouble(SpacePoint::zM).average().orElse(0);
         }
@@ -70,10 +99,19 @@ public final class Scene {
     }
 
     public Scene(HousePlan plan) {
+        this(plan, new Shell(plan));
+    }
+
+    public Scene(HousePlan plan, Shell shell) {
         this.plan = plan;
+        this.shell = shell;
+        this.ground = new Ground(plan);
         List<Facet> facets = new ArrayList<>();
         List<Level> levels = new ArrayList<>();
         plan.walls().forEach(wall -> wall(facets, wall));
+        shell.fascias().stream().filter(fascia -> !fascia.onWall())
+                .forEach(fascia -> facets.add(new Facet(fascia.from(), fascia.to(), fascia.lowM(), fascia.lowM(), fascia.highM(),
+                        fascia.highM(), PictureShape.Kind.WALL, 0)));
         for (Area area : plan.areas()) {
             Level top = new Level(area.outline().stream().map(point -> SpacePoint.at(point, area.groundM(point))).toList(),
                     kind(area.kind()), area.name());
@@ -84,14 +122,18 @@ public final class Scene {
                 flat.add(top);
             }
         }
-        for (Storey storey : plan.storeys()) {
-            if (storey.slab().size() >= 3 && storey.floorM() > LEAST_RISE_M) {
-                levels.add(new Level(storey.slab().stream().map(point -> SpacePoint.at(point, storey.floorM())).toList(),
-                        PictureShape.Kind.CEILING, ""));
-            }
+        shell.floors().stream().filter(floor -> floor.plane().z0M() > LEAST_RISE_M)
+                .forEach(floor -> lay(levels, floor, PictureShape.Kind.CEILING));
+        for (Plate roof : shell.roofs()) {
+            lay(levels, roof, PictureShape.Kind.ROOF);
+            ridge(facets, roof);
         }
         root = cut(facets);
         levels.forEach(level -> drop(root, level));
+    }
+
+    Ground ground() {
+        return ground;
     }
 
     HousePlan plan() {
@@ -233,6 +275,34 @@ public final class Scene {
         return new Level(kept, level.kind(), level.name());
     }
 
+    /** A plate in pieces without holes. */
+    private static void lay(List<Level> levels, Plate plate, PictureShape.Kind kind) {
+        for (int part = 0; part < plate.outline().getNumGeometries(); part++) {
+            if (plate.outline().getGeometryN(part) instanceof Polygon polygon) {
+                Geometry whole = polygon.getNumInteriorRing() == 0 ? polygon : PolygonTriangulator.triangulate(polygon);
+                for (int piece = 0; piece < whole.getNumGeometries(); piece++) {
+                    List<SpacePoint> outline = Stream.of(((Polygon) whole.getGeometryN(piece)).getExteriorRing().getCoordinates()).skip(1)
+                            .map(corner -> new SpacePoint(corner.x, corner.y, plate.plane().atM(corner.x, corner.y))).toList();
+                    levels.add(new Level(outline, kind, ""));
+                }
+            }
+        }
+    }
+
+    /** The board along the top of a pitch, which also parts one pitch from the other. */
+    private static void ridge(List<Facet> facets, Plate roof) {
+        if (roof.plane().gx() == 0 && roof.plane().gy() == 0) {
+            return;
+        }
+        double most = Stream.of(roof.outline().getCoordinates()).mapToDouble(c -> roof.plane().atM(c.x, c.y)).max().orElse(0);
+        List<PlanPoint> along = Stream.of(roof.outline().getCoordinates()).filter(c -> roof.plane().atM(c.x, c.y) > most - ON_RIDGE_M)
+                .map(c -> new PlanPoint(c.x, c.y)).distinct().toList();
+        if (along.size() >= 2) {
+            facets.add(new Facet(along.get(0), along.get(along.size() - 1), most - RIDGE_M, most - RIDGE_M, most, most,
+                    PictureShape.Kind.ROOF, 0));
+        }
+    }
+
     /** The wall in pieces between the edges of its openings, each piece in the bands that its opening leaves. */
     private void wall(List<Facet> facets, Wall wall) {
         double length = wall.lengthM();
@@ -241,6 +311,7 @@ public final class Scene {
             cuts.add(Math.min(length, opening.atM()));
             cuts.add(Math.min(length, opening.atM() + opening.widthM()));
         }
+        shell.bendsM(wall).stream().filter(at -> at > 0 && at < length).forEach(cuts::add);
         cuts.sort(null);
         for (int i = 1; i < cuts.size(); i++) {
             if (cuts.get(i) - cuts.get(i - 1) > 1e-6) {
@@ -255,21 +326,29 @@ public final class Scene {
         double floor = 0;
         for (Opening opening : wall.openings().stream().sorted((a, b) -> Double.compare(a.sillM(), b.sillM())).toList()) {
             if (middle >= opening.atM() && middle <= opening.atM() + opening.widthM()) {
-                quad(facets, wall, kind(wall), fromM, toM, base + floor, base + opening.sillM());
+                quad(facets, wall, kind(wall), fromM, toM, base + floor, base + opening.sillM(), base + opening.sillM());
                 if (opening.kind() != Opening.Kind.GAP) {
                     PictureShape.Kind kind = opening.kind() == Opening.Kind.DOOR ? PictureShape.Kind.DOOR : PictureShape.Kind.GLASS;
-                    quad(facets, wall, kind, fromM, toM, base + opening.sillM(), base + Math.min(opening.headM(), wall.heightM()));
+                    double head = base + Math.min(opening.headM(), wall.heightM());
+                    quad(facets, wall, kind, fromM, toM, base + opening.sillM(), head, head);
                 }
                 floor = opening.headM();
             }
         }
-        quad(facets, wall, kind(wall), fromM, toM, base + floor, base + wall.heightM());
+        quad(facets, wall, kind(wall), fromM, toM, base + floor, topM(wall, fromM + INWARDS_M), topM(wall, toM - INWARDS_M));
     }
 
-    private static void quad(List<Facet> facets, Wall wall, PictureShape.Kind kind, double fromM, double toM, double footM, double topM) {
-        if (topM - footM > 1e-6) {
+    private double topM(Wall wall, double alongM) {
+        PlanPoint at = wall.along(alongM);
+        return shell.topM(wall, at.xM(), at.yM());
+    }
+
+    private static void quad(List<Facet> facets, Wall wall, PictureShape.Kind kind, double fromM, double toM, double footM, double fromTopM,
+            double toTopM) {
+        if (Math.max(fromTopM, toTopM) - footM > 1e-6) {
             int shade = (int) (wall.from().headingToDeg(wall.to()) % 180 / 60);
-            facets.add(new Facet(wall.along(fromM), wall.along(toM), footM, footM, topM, topM, kind, shade));
+            facets.add(new Facet(wall.along(fromM), wall.along(toM), footM, footM, Math.max(footM, fromTopM), Math.max(footM, toTopM), kind,
+                    shade));
         }
     }
 

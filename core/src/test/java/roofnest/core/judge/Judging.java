@@ -37,7 +37,7 @@ final class Judging {
     static final PromiseKey KEY = PromiseKey.written(1);
     static final double PX_AT_ONE_METRE = 960 / Math.tan(Math.toRadians(52));
     static final HousePlan HOUSE = WeirSteps.plan();
-    static final HousePlan FIELD = HOUSE.withWalls(List.of()).withPaths(List.of());
+    static final HousePlan FIELD = HOUSE.withStoreys(List.of(HOUSE.storeys().get(0))).withWalls(List.of()).withPaths(List.of());
 
     private Judging() {}
 

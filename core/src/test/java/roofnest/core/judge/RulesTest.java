@@ -65,7 +65,8 @@ class RulesTest {
                 new Promise.OnlyThese(PromiseKey.written(5)), new Promise.AlertWithin(PromiseKey.written(6), 7.5),
                 new Promise.MakeOut(PromiseKey.written(7), DetailLevel.DETECT, "well", Light.DAY));
         assertThat(HouseholdJudge.judge(facts(plan, written, post(door()))).promises()).extracting(Judged::wording).containsExactly(
-                "Tell that someone is at the hives, at night", "Recorded before they reach the lane door, by the door path (observe)",
+                "Tell that someone is at the hives, at night",
+                "Recorded before they reach the lane door, by the door path (observe), day and night",
                 "Keeps 14 days of footage", "Stays off next door's landing", "Only the people agreed can look",
                 "Phone rings within 7.5 s", "Tell that someone is at the well, by day", "Holds its Wi-Fi link",
                 "Can join the house's Wi-Fi", "Has a password of its own", "Its own light does not blind it", "Hangs out of arm's reach",

@@ -18,6 +18,7 @@ import roofnest.core.plan.WallCrossings;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.Eye;
+import roofnest.core.view.Vision;
 import roofnest.core.view.Zone;
 
 class WalkTestTest {
@@ -112,7 +113,7 @@ class WalkTestTest {
     }
 
     private static WalkTest test(DeviceModel model, CameraPose pose, List<Zone> zones) {
-        return new WalkTest(model, new Eye(CROSSINGS, model.lens(), pose), zones);
+        return new WalkTest(model, Vision.unmasked(new Eye(CROSSINGS, model.lens(), pose)), zones, false);
     }
 
     private static Track track(Walk walk) {

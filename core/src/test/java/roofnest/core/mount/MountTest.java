@@ -86,7 +86,7 @@ class MountTest {
         "FOLIAGE | nothing here holds a screw | 0 | none | 0 | 0 | Choose a wall, post or soffit"})
     void each_material_has_its_own_fixing(
             Material material, String anchor, double drillMm, String bit, int depthMm, int screws, String caution) {
-        Fixings fixings = Fixings.into(material, new MountSpec(3, 4, 35, true));
+        Fixings fixings = Fixings.into(material, new MountSpec(3, 4, 35, true, null));
         assertThat(fixings.anchor()).isEqualTo(anchor);
         assertThat(fixings.drillMm()).isEqualTo(drillMm);
         assertThat(fixings.bit()).isEqualTo(bit);
@@ -101,10 +101,10 @@ class MountTest {
 
     @Test
     void plugs_and_pilot_holes_come_in_whole_millimetres() {
-        assertThat(Fixings.into(Material.BRICK, new MountSpec(2, 4.5, 35, true)).drillMm()).isEqualTo(7);
-        assertThat(Fixings.into(Material.BRICK, new MountSpec(2, 3.4, 35, true)).drillMm()).isEqualTo(5);
-        assertThat(Fixings.into(Material.TIMBER, new MountSpec(2, 4.5, 35, true)).drillMm()).isEqualTo(3);
-        assertThat(Fixings.into(Material.PLASTERBOARD, new MountSpec(2, 4.5, 35, true)).anchor())
+        assertThat(Fixings.into(Material.BRICK, new MountSpec(2, 4.5, 35, true, null)).drillMm()).isEqualTo(7);
+        assertThat(Fixings.into(Material.BRICK, new MountSpec(2, 3.4, 35, true, null)).drillMm()).isEqualTo(5);
+        assertThat(Fixings.into(Material.TIMBER, new MountSpec(2, 4.5, 35, true, null)).drillMm()).isEqualTo(3);
+        assertThat(Fixings.into(Material.PLASTERBOARD, new MountSpec(2, 4.5, 35, true, null)).anchor())
                 .isEqualTo("cavity anchor for 4.5 mm screws");
     }
 

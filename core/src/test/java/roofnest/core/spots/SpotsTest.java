@@ -23,6 +23,7 @@ import roofnest.core.access.Access;
 import roofnest.core.catalogue.Catalogue;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.judge.Camera;
+import roofnest.core.judge.House;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.judge.Judgement;
@@ -79,7 +80,7 @@ class SpotsTest {
 
     @Test
     void mounts_hang_on_walls_that_hold_screws_and_off_next_doors_ground() {
-        List<Mount> mounts = Mount.on(PLAN);
+        List<Mount> mounts = Mount.on(new House(PLAN, List.of()), BADLY_HUNG.model().mount());
         assertThat(mounts).isNotEmpty().allSatisfy(mount -> {
             assertThat(PLAN.walls()).noneMatch(wall -> wall.covers(mount.at()));
             assertThat(PLAN.area("landing").orElseThrow().covers(mount.at())).isFalse();

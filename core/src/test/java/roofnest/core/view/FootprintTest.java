@@ -8,8 +8,8 @@ import java.util.Set;
 
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
-import org.locationtech.jts.geom.Polygon;
 
 import roofnest.core.WeirSteps;
 import roofnest.core.catalogue.Catalogue;
@@ -18,7 +18,6 @@ import roofnest.core.catalogue.LensSpec;
 import roofnest.core.plan.Area;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanPoint;
-import roofnest.core.plan.Segments;
 import roofnest.core.plan.SpacePoint;
 import roofnest.core.plan.WallCrossings;
 import roofnest.core.promise.DetailLevel;
@@ -27,12 +26,11 @@ class FootprintTest {
     private static final HousePlan PLAN = WeirSteps.plan();
     private static final WallCrossings CROSSINGS = new WallCrossings(PLAN);
     private static final DeviceModel POST = Catalogue.shipped().get("dunmark-post");
-    private static final double DAYLIGHT_M = 60;
 
     @Test
     void it_stops_at_a_wall_and_starts_again_beside_it() {
         CameraPose towardsKiln = new CameraPose(11.35, 7.5, 2.4, 90, 12);
-        Polygon seen = outline(POST.lens(), towardsKiln, DetailLevel.DETECT);
+        Geometry seen = outline(POST.lens(), towardsKiln, DetailLevel.DETECT);
         assertThat(contains(seen, 13.9, 7.5)).as("before the shed").isTrue();
         assertThat(contains(seen, 17, 7.5)).as("inside the shed").isFalse();
         assertThat(contains(seen, 20.3, 7.5)).as("behind the shed").isFalse();
@@ -42,9 +40,9 @@ class FootprintTest {
     @Test
     void nearer_levels_lie_inside_farther_ones() {
         CameraPose pose = new CameraPose(11.35, -0.2, 2.4, 115, 14);
-        Polygon detect = outline(POST.lens(), pose, DetailLevel.DETECT);
-        Polygon recognise = outline(POST.lens(), pose, DetailLevel.RECOGNISE);
-        Polygon identify = outline(POST.lens(), pose, DetailLevel.IDENTIFY);
+        Geometry detect = outline(POST.lens(), pose, DetailLevel.DETECT);
+        Geometry recognise = outline(POST.lens(), pose, DetailLevel.RECOGNISE);
+        Geometry identify = outline(POST.lens(), pose, DetailLevel.IDENTIFY);
         assertThat(recognise.getArea()).isLessThan(detect.getArea());
         assertThat(identify.getArea()).isLessThan(recognise.getArea()).isPositive();
         assertThat(detect.buffer(0.01).contains(recognise)).isTrue();
@@ -63,8 +61,11 @@ class FootprintTest {
     @Test
     void night_ends_where_the_light_ends() {
         CameraPose pose = new CameraPose(11.35, -0.2, 2.4, 115, 14);
-        List<PlanPoint> night = new Footprint(PLAN, CROSSINGS, POST.lens(), pose).outline(DetailLevel.DETECT, 4);
-        assertThat(night).isNotEmpty().allSatisfy(point -> assertThat(point.distanceM(pose.onPlan())).isLessThan(4.001));
+        LensSpec dim = new LensSpec(POST.lens().projection(), POST.lens().widthPx(), POST.lens().heightPx(), POST.lens().hfovDeg(), 4);
+        Geometry night = outline(dim, pose, DetailLevel.DETECT, true);
+        assertThat(night.getArea()).isPositive();
+        assertThat(night.getCoordinates())
+                .allSatisfy(point -> assertThat(point.distance(new Coordinate(pose.xM(), pose.yM()))).isLessThan(4.001));
     }
 
     @Test
@@ -129,11 +130,15 @@ class FootprintTest {
         return Privacy.of(new Eye(CROSSINGS, POST.lens(), pose), area, POST.mask(), masked);
     }
 
-    private static Polygon outline(LensSpec lens, CameraPose pose, DetailLevel level) {
-        return Segments.polygon(new Footprint(PLAN, CROSSINGS, lens, pose).outline(level, DAYLIGHT_M));
+    private static Geometry outline(LensSpec lens, CameraPose pose, DetailLevel level) {
+        return outline(lens, pose, level, false);
     }
 
-    private static boolean contains(Polygon polygon, double x, double y) {
+    private static Geometry outline(LensSpec lens, CameraPose pose, DetailLevel level, boolean night) {
+        return new Footprint(Vision.unmasked(new Eye(CROSSINGS, lens, pose))).seen(level, night);
+    }
+
+    private static boolean contains(Geometry polygon, double x, double y) {
         return polygon.contains(new GeometryFactory().createPoint(new Coordinate(x, y)));
     }
 }

@@ -19,7 +19,6 @@ import roofnest.core.catalogue.LensSpec;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Material;
 import roofnest.core.plan.PlanPoint;
-import roofnest.core.plan.Segments;
 import roofnest.core.plan.Storey;
 import roofnest.core.plan.Wall;
 import roofnest.core.plan.WallCrossings;
@@ -94,7 +93,7 @@ class LightTest {
         double focal = 1000;
         int width = (int) Math.round(2 * focal * Math.tan(Math.toRadians(hfovDeg / 2)));
         LensSpec lens = new LensSpec(LensSpec.Projection.RECTILINEAR, width, 1080, hfovDeg, 10);
-        return Segments.polygon(new Footprint(FIELD, eye(FIELD, pose, lens)).outline(DetailLevel.RECOGNISE, 60)).getArea();
+        return new Footprint(Vision.unmasked(eye(FIELD, pose, lens))).seen(DetailLevel.RECOGNISE, false).getArea();
     }
 
     private static Eye eye(HousePlan plan, CameraPose pose) {

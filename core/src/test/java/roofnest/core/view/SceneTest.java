@@ -21,6 +21,8 @@ import roofnest.core.plan.Area;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Material;
 import roofnest.core.plan.PlanPoint;
+import roofnest.core.plan.Plate;
+import roofnest.core.plan.Roof;
 import roofnest.core.plan.SpacePoint;
 import roofnest.core.plan.Storey;
 import roofnest.core.plan.Thing;
@@ -37,14 +39,15 @@ class SceneTest {
     @Test
     void the_last_painted_is_the_first_met_from_anywhere_in_the_largest_house() {
         HousePlan plan = Houses.plan("maltings").withAreas(List.of()).withThings(List.of());
-        HousePlan walls = plan.withStoreys(plan.storeys().stream()
-                .map(s -> new Storey(s.id(), s.name(), s.floorM(), s.heightM(), List.of())).toList());
+        Storey loft = plan.storeys().get(2);
+        HousePlan walls = plan.withStoreys(List.of(plan.storeys().get(0), plan.storeys().get(1), new Storey(loft.id(), loft.name(),
+                loft.floorM(), loft.heightM(), loft.slab(), null, new Roof(Roof.Kind.PITCHED, 8.2, 12.0, 90.0, 0.4, null))));
         Scene scene = new Scene(walls);
         WallCrossings crossings = new WallCrossings(walls);
         Random random = new Random(5);
         int compared = 0;
         for (int pose = 0; pose < 25; pose++) {
-            CameraPose at = new CameraPose(-10 + 50 * random.nextDouble(), -10 + 30 * random.nextDouble(), 1 + 4 * random.nextDouble(),
+            CameraPose at = new CameraPose(-10 + 50 * random.nextDouble(), -10 + 30 * random.nextDouble(), 1 + 10 * random.nextDouble(),
                     360 * random.nextDouble(), 5 + 20 * random.nextDouble());
             Projection projection = new Projection(LENS, at);
             List<PictureShape> shapes = new CameraPicture(scene, projection, false).shapes(List.of());
@@ -148,12 +151,23 @@ class SceneTest {
         double[] nearest = {2};
         SpacePoint end = new SpacePoint(eye.xM() + reach * d[0], eye.yM() + reach * d[1], eye.zM() + reach * d[2]);
         crossings.walk(eye, end, (material, thicknessM, share) -> {
-            if (material != Material.OPEN && share < nearest[0] && eye.zM() + share * (end.zM() - eye.zM()) > 0) {
+            if (material != Material.OPEN && thicknessM > 0 && share < nearest[0] && eye.zM() + share * (end.zM() - eye.zM()) > 0) {
                 nearest[0] = share;
                 first[0] = kind(material);
             }
             return true;
         });
+        for (Plate plate : crossings.plates()) {
+            double below = eye.zM() - plate.plane().atM(eye.xM(), eye.yM());
+            double above = end.zM() - plate.plane().atM(end.xM(), end.yM());
+            double share = below / (below - above);
+            boolean crossed = below * above < 0
+                    && plate.over(eye.xM() + share * (end.xM() - eye.xM()), eye.yM() + share * (end.yM() - eye.yM()));
+            if (crossed && share < nearest[0]) {
+                nearest[0] = share;
+                first[0] = plate.kind() == Plate.Kind.ROOF ? PictureShape.Kind.ROOF : PictureShape.Kind.CEILING;
+            }
+        }
         return first[0];
     }
 
