@@ -87,8 +87,12 @@ public final class RaysFrom {
         return crossings;
     }
 
-    /** What light meets on the way, one of several; null when nothing hides the point. */
-    public WallCrossings.Hider hider(double fromZM, double toXM, double toYM, double toZM) {
+    /** What light meets first on the way; null when nothing hides the point. */
+    public WallCrossings.Hider firstHider(double fromZM, double toXM, double toYM, double toZM) {
+        return crossings.first(xM, yM, fromZM, toXM, toYM, toZM);
+    }
+
+    private WallCrossings.Hider hider(double fromZM, double toXM, double toYM, double toZM) {
         double dx = toXM - xM;
         double dy = toYM - yM;
         double length = Math.sqrt(dx * dx + dy * dy);

@@ -15,6 +15,8 @@ import java.util.stream.Stream;
 public final class WallCrossings {
     /** A ray that ends this near to the plan's level ends on it, metres. */
     private static final double ON_LEVEL_M = 1e-7;
+    /** What is met this near to one another along a ray, as shares of it, is met at once. */
+    private static final double SAME_SHARE = 1e-6;
     /** Boards that close the hollow under a floor's edge, metres. */
     private static final double FASCIA_M = 0.1;
     private static final double LEAST_FASCIA_M = 0.1;
@@ -282,11 +284,45 @@ public final class WallCrossings {
 
     /** Whether obstacle {@code i} stands in the way of light. */
     boolean hides(int i, double ax, double ay, double az, double bx, double by, double bz) {
-        return i >= firstBank() ? crossesBank(banks.get(i - firstBank()), ax, ay, az, bx, by, bz)
+        return i >= firstBank() ? !Double.isNaN(bankCrossed(banks.get(i - firstBank()), ax, ay, az, bx, by, bz))
                 : !cross(i, ax, ay, az, bx, by, bz, SEE_THROUGH);
     }
 
     private static final Visitor SEE_THROUGH = (material, thicknessM, share) -> material.seeThrough();
+
+    /** What light meets first on the way; null when nothing hides the point. Of two at one spot the earlier kind is said. */
+    Hider first(double ax, double ay, double az, double bx, double by, double bz) {
+        Nearest nearest = new Nearest();
+        for (int i = 0; i < size(); i++) {
+            int at = i;
+            if (i >= firstBank()) {
+                nearest.met(bankCrossed(banks.get(i - firstBank()), ax, ay, az, bx, by, bz), Hider.BANK);
+            } else {
+                cross(i, ax, ay, az, bx, by, bz, (material, thicknessM, share) -> {
+                    nearest.met(material.seeThrough() ? Double.NaN : share, kind(at));
+                    return true;
+                });
+            }
+        }
+        for (Plate plate : plates) {
+            Hider kind = plate.kind() == Plate.Kind.FLOOR ? Hider.FLOOR : plate.kind() == Plate.Kind.ROOF ? Hider.ROOF : Hider.BANK;
+            boolean glazed = plate.kind() == Plate.Kind.ROOF && plate.material().seeThrough();
+            nearest.met(glazed ? Double.NaN : plate.crossed(ax, ay, az, bx, by, bz), kind);
+        }
+        return nearest.kind == null ? lying(ax, ay, az, bx, by, bz) : nearest.kind;
+    }
+
+    private static final class Nearest {
+        private double share = 2;
+        private Hider kind;
+
+        private void met(double at, Hider what) {
+            if (at < share - SAME_SHARE || at <= share + SAME_SHARE && (kind == null || what.compareTo(kind) < 0)) {
+                share = Math.min(share, at);
+                kind = what;
+            }
+        }
+    }
 
     /** The floor, roof or ground that lies in the way of light; null when none does. */
     Hider lying(double ax, double ay, double az, double bx, double by, double bz) {
@@ -325,25 +361,26 @@ public final class WallCrossings {
         return count;
     }
 
-    private static boolean crossesBank(Bank bank, double ax, double ay, double az, double bx, double by, double bz) {
+    /** Where along the ray a bank is met, 0 to 1; NaN where it is not. */
+    private static double bankCrossed(Bank bank, double ax, double ay, double az, double bx, double by, double bz) {
         double dx = bx - ax;
         double dy = by - ay;
         double wx = bank.bx - bank.ax;
         double wy = bank.by - bank.ay;
         double cross = dx * wy - dy * wx;
         if (cross == 0) {
-            return false;
+            return Double.NaN;
         }
         double ox = bank.ax - ax;
         double oy = bank.ay - ay;
         double share = (ox * wy - oy * wx) / cross;
         double along = (ox * dy - oy * dx) / cross;
         if (!(share > 1e-9 && share < 1 - 1e-9 && along >= 0 && along <= 1)) {
-            return false;
+            return Double.NaN;
         }
         double z = az + share * (bz - az);
         double edge = bank.atA + along * (bank.atB - bank.atA);
-        return z > Math.min(bank.baseM, edge) && z < Math.max(bank.baseM, edge);
+        return z > Math.min(bank.baseM, edge) && z < Math.max(bank.baseM, edge) ? share : Double.NaN;
     }
 
     /** Tells the visitor if obstacle {@code i} is crossed; returns whether to go on. */

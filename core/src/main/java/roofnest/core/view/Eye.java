@@ -48,9 +48,9 @@ public final class Eye {
         return rays.inSight(pose.heightM(), xM, yM, zM);
     }
 
-    /** What hides a point; null when nothing does. */
+    /** What hides a point first; null when nothing does. */
     WallCrossings.Hider hider(double xM, double yM, double zM) {
-        return rays.hider(pose.heightM(), xM, yM, zM);
+        return rays.firstHider(pose.heightM(), xM, yM, zM);
     }
 
     /** Bearing of a point from the middle of the picture, degrees from −180 to 180. */
