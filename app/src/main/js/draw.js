@@ -272,6 +272,9 @@ function startDrawing() {
     for (const field of sent.elements) {
       if (field.name) {
         const given = field.value.trim();
+        if (given === "" && field.dataset.optional) {
+          continue;
+        }
         what[field.name] = field.dataset.number ? Number(given.replace(",", ".").replace("\u2212", "-")) : given;
         if (field.dataset.number && (given === "" || Number.isNaN(what[field.name]))) {
           tell(`“${given}” is not a number. Nothing was changed.`, true);

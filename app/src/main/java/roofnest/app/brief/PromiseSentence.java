@@ -76,13 +76,14 @@ class PromiseSentence {
 
     private Runnable recordedBefore(Form form, long householdId, HouseholdFacts facts) {
         DetailLevel level = form.choice("level", "what must be made out", DetailLevel.class);
+        Light light = form.choice("light", "when", Light.class);
         String place = place(form, facts);
         String path = form.raw("path");
         if (facts.plan().flatMap(plan -> plan.path(path)).isEmpty()) {
             form.fault("path", noPlan(facts) ? "The house has no plan yet; draw one at Survey first."
                     : "Choose a path of the plan; paths are drawn at Survey.");
         }
-        return () -> promises.recordedBefore(householdId, level, place, path);
+        return () -> promises.recordedBefore(householdId, level, place, path, light);
     }
 
     /** A place of the plan, or the name of one that the plan is to show. */
@@ -104,7 +105,8 @@ class PromiseSentence {
             return Map.of("kind", "MAKE_OUT", "level", out.level().name(), "light", out.light().name(), "place", chosen(out.placeId()),
                     "placeName", Place.wishedName(out.placeId()).orElse(""));
         } else if (promise instanceof Promise.RecordedBefore before) {
-            return Map.of("kind", "RECORDED_BEFORE", "level", before.level().name(), "path", before.pathId(), "place",
+            return Map.of("kind", "RECORDED_BEFORE", "level", before.level().name(), "light", before.light().name(), "path",
+                    before.pathId(), "place",
                     chosen(before.placeId()), "placeName", Place.wishedName(before.placeId()).orElse(""));
         } else if (promise instanceof Promise.NeverShows never) {
             return Map.of("kind", "NEVER_SHOWS", "area", never.areaId());

@@ -267,7 +267,8 @@ public class CarryIn {
                 case "MAKE_OUT" ->
                     books.promises().makeOut(id, DetailLevel.valueOf(need(p.level())), need(p.place()), Light.valueOf(need(p.light())));
                 case "RECORDED_BEFORE" ->
-                    books.promises().recordedBefore(id, DetailLevel.valueOf(need(p.level())), need(p.place()), need(p.path()));
+                    books.promises().recordedBefore(id, DetailLevel.valueOf(need(p.level())), need(p.place()), need(p.path()),
+                            p.light() == null ? Light.BOTH : Light.valueOf(p.light()));
                 case "KEEPS_DAYS" -> books.promises().keepsDays(id, Integer.parseInt(need(p.days())));
                 case "NEVER_SHOWS" -> books.promises().neverShows(id, need(p.area()));
                 case "ALERT_WITHIN" -> books.promises().alertWithin(id, Double.parseDouble(need(p.seconds())));

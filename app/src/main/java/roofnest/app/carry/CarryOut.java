@@ -138,7 +138,8 @@ class CarryOut {
             return new HouseholdFile.Written(ref, "MAKE_OUT", out.level().name(), out.light().name(), out.placeId(), null, null, null,
                     null);
         } else if (promise instanceof Promise.RecordedBefore before) {
-            return new HouseholdFile.Written(ref, "RECORDED_BEFORE", before.level().name(), null, before.placeId(), before.pathId(), null,
+            return new HouseholdFile.Written(ref, "RECORDED_BEFORE", before.level().name(), before.light().name(), before.placeId(),
+                    before.pathId(), null,
                     null,
                     null);
         } else if (promise instanceof Promise.NeverShows never) {

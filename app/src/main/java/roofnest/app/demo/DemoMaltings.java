@@ -54,7 +54,8 @@ class DemoMaltings {
             cast.makeOut().forEach(
                     wish -> tools.promises.makeOut(ref.id(), DetailLevel.valueOf(wish.get(0)), wish.get(1), Light.valueOf(wish.get(2))));
             cast.recordedBefore()
-                    .forEach(wish -> tools.promises.recordedBefore(ref.id(), DetailLevel.valueOf(wish.get(0)), wish.get(1), wish.get(2)));
+                    .forEach(wish -> tools.promises.recordedBefore(ref.id(), DetailLevel.valueOf(wish.get(0)), wish.get(1), wish.get(2),
+                            Light.BOTH));
             cast.neverShows().forEach(area -> tools.promises.neverShows(ref.id(), area));
         });
         tools.changes.run(ref, Stage.SURVEY, () -> {

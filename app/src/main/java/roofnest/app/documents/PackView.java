@@ -17,13 +17,14 @@ import roofnest.core.lang.Numbers;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.WallCrossings;
 import roofnest.core.promise.DetailLevel;
+import roofnest.core.view.Eye;
 import roofnest.core.view.Footprint;
+import roofnest.core.view.Vision;
 
 /** What the pack says of a household. */
 record PackView(
         Optional<PlanDrawing> plan, List<OnPlan> onPlan, List<CameraSheet> cameras, List<AccessLine> access, List<NextCharges.Due> charges,
         Optional<TrialRepository.Signature> signature, List<String> cautions) {
-    private static final double DAYLIGHT_M = 60;
 
     /** @param footprint where someone can be told, as a path on the plan */
     record OnPlan(int number, String name, double x, double y, String footprint) {}
@@ -54,9 +55,10 @@ record PackView(
     }
 
     private static OnPlan onPlan(int number, Camera camera, HousePlan plan) {
-        Footprint footprint = new Footprint(plan, new WallCrossings(plan), camera.model().lens(), camera.pose());
+        Footprint footprint = new Footprint(new Vision(new Eye(new WallCrossings(plan), camera.model().lens(), camera.pose()),
+                camera.model().mask(), camera.masked()));
         return new OnPlan(number, camera.name(), camera.pose().xM(), -camera.pose().yM(),
-                Svg.closed(footprint.outline(DetailLevel.DETECT, DAYLIGHT_M)));
+                Svg.area(footprint.seen(DetailLevel.DETECT, false)));
     }
 
     private static CameraSheet sheet(int number, CameraRepository.Record record, List<TrialRepository.Trial> trials) {

@@ -10,6 +10,8 @@ import roofnest.core.plan.Label;
 import roofnest.core.plan.Opening;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.Place;
+import roofnest.core.plan.Roof;
+import roofnest.core.plan.Shell;
 import roofnest.core.plan.Storey;
 import roofnest.core.plan.Thing;
 import roofnest.core.plan.Walk;
@@ -22,7 +24,7 @@ import roofnest.core.plan.Wall;
 public record PlanDrawing(
         String viewBox, double minX, double minY, double width, double height, List<Ground> grounds, List<Stroke> walls,
         List<Stroke> openings, List<Stroke> paths, String boundary, List<Text> labels, List<Marker> places, List<Marker> things,
-        double northDeg) {
+        List<String> roofs, List<String> stairwells, double northDeg) {
     private static final double MARGIN_M = 1.2;
     /** Size at which boards are usually shown, pixels: lettering is scaled to be legible there. */
     private static final double USUAL_WIDTH_PX = 800;
@@ -95,7 +97,17 @@ public record PlanDrawing(
                         .map((Thing thing) -> new Marker(thing.id(), thing.kind().name().toLowerCase(Locale.ROOT).replace('_', '-'),
                                 thing.name(), thing.at().xM(), -thing.at().yM(), thing.kind().round() ? thing.radiusM() : 0))
                         .toList(),
-                plan.trueNorthDeg());
+                roofs(plan, storey), storey.stairwells().stream().map(Svg::closed).toList(), plan.trueNorthDeg());
+    }
+
+    /** Edges and ridges of pitched roofs over this storey, and of flat ones that reach beyond the walls. */
+    private static List<String> roofs(HousePlan plan, Storey storey) {
+        if (storey.roof() == null || storey.roof().kind() == Roof.Kind.NONE) {
+            return List.of();
+        }
+        HousePlan alone = plan.withStoreys(plan.storeys().stream()
+                .map(each -> each == storey ? each : each.withoutRoof()).toList());
+        return new Shell(alone).roofs().stream().map(pitch -> Svg.area(pitch.outline())).toList();
     }
 
     /** Only the big, unlabelled-elsewhere grounds carry their names; places carry the rest. */

@@ -1,6 +1,11 @@
 package roofnest.app.drawing;
 
 import java.util.List;
+import java.util.stream.Stream;
+
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.LinearRing;
+import org.locationtech.jts.geom.Polygon;
 
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.view.Projection;
@@ -11,6 +16,24 @@ public final class Svg {
 
     public static String closed(List<PlanPoint> points) {
         return points.isEmpty() ? "" : line(points) + "Z";
+    }
+
+    /** Polygons with their holes, for filling by the even-odd rule. */
+    public static String area(Geometry geometry) {
+        StringBuilder path = new StringBuilder();
+        for (int part = 0; part < geometry.getNumGeometries(); part++) {
+            if (geometry.getGeometryN(part) instanceof Polygon polygon && !polygon.isEmpty()) {
+                path.append(ring(polygon.getExteriorRing()));
+                for (int hole = 0; hole < polygon.getNumInteriorRing(); hole++) {
+                    path.append(ring(polygon.getInteriorRingN(hole)));
+                }
+            }
+        }
+        return path.toString();
+    }
+
+    private static String ring(LinearRing ring) {
+        return closed(Stream.of(ring.getCoordinates()).skip(1).map(corner -> new PlanPoint(corner.x, corner.y)).toList());
     }
 
     public static String line(List<PlanPoint> points) {

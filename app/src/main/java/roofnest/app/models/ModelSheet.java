@@ -101,7 +101,8 @@ record ModelSheet(List<Group> groups, List<Way> ways, List<CueLine> cues, List<S
         lines.add(new Line("Card",
                 model.recording().cardMaxGb() == 0 ? "none in the camera" : "up to " + model.recording().cardMaxGb() + " GB"));
         lines.add(new Line("Mask", model.mask().canMask() ? model.mask().columns() + " × " + model.mask().rows() + " cells" : "none"));
-        lines.add(new Line("Outdoors", !model.mount().outdoors() ? "indoors only" : model.mount().mayHangIndoors() ? "may hang outdoors and in" : "outdoors"));
+        lines.add(new Line("Outdoors",
+                !model.mount().outdoors() ? "indoors only" : model.mount().mayHangIndoors() ? "may hang outdoors and in" : "outdoors"));
         return new Group("Sharing, footage, fixing", lines);
     }
 }

@@ -7,6 +7,7 @@ import java.util.Optional;
 
 import roofnest.app.household.Frame;
 import roofnest.app.records.CameraRepository;
+import roofnest.core.catalogue.Climb;
 import roofnest.core.judge.Camera;
 import roofnest.core.lang.Numbers;
 import roofnest.core.mount.CableRun;
@@ -48,7 +49,8 @@ record MountView(
         return new MountView(record, watched.map(w -> w.place().name()).orElse(""), heights,
                 wall.map(near -> near.material().words() + " wall")
                         .orElse("no wall within " + Numbers.fixed(Fixings.ON_THE_WALL_M, 0) + " m"),
-                fixings, plan.flatMap(p -> CableRun.toNearestSocket(p, camera.model().power(), camera.pose())), cautions(camera, fixings));
+                fixings, plan.flatMap(p -> CableRun.toNearestSocket(p, camera.model().power(), camera.pose())),
+                cautions(camera, frame.judge().overFootM(camera), fixings));
     }
 
     private record Watched(Place place, DetailLevel level) {}
@@ -68,10 +70,11 @@ record MountView(
                 choice.outOfReach(), chosen, standing, verdict);
     }
 
-    private static List<String> cautions(Camera camera, Optional<Fixings> fixings) {
+    private static List<String> cautions(Camera camera, double overFootM, Optional<Fixings> fixings) {
         List<String> cautions = new ArrayList<>();
-        if (camera.pose().heightM() > 2) {
-            cautions.add("Ladder on firm, level ground, tied or footed; three points of contact. Stop in lightning or high wind.");
+        if (Climb.to(overFootM) != Climb.NOTHING) {
+            cautions.add((Climb.to(overFootM) == Climb.STEPS ? "Steps" : "Ladder")
+                    + " on firm, level ground, tied or footed; three points of contact. Stop in lightning or high wind.");
         }
         fixings.ifPresent(f -> cautions.addAll(f.cautions()));
         if (camera.model().power().onBattery()) {

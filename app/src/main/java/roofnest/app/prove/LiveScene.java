@@ -21,6 +21,7 @@ import roofnest.core.promise.DetailLevel;
 import roofnest.core.view.CameraPicture;
 import roofnest.core.view.Eye;
 import roofnest.core.view.PictureShape;
+import roofnest.core.view.Vision;
 
 /**
  * What the simulated camera shows: its computed picture, and somebody walking the path of the plan that it catches best.
@@ -35,7 +36,7 @@ record LiveScene(String path, List<PictureView.Shape> shapes, List<Frame> frames
 
     static LiveScene of(HousePlan plan, Camera camera) {
         Eye eye = new Eye(new WallCrossings(plan), camera.model().lens(), camera.pose());
-        WalkTest test = new WalkTest(camera.model(), eye, camera.zones());
+        WalkTest test = new WalkTest(camera.model(), new Vision(eye, camera.model().mask(), camera.masked()), camera.zones(), false);
         Walk best = plan.paths().stream()
                 .max(Comparator.comparingDouble(walk -> walk(test, plan, walk, camera).bestDensityPxPerM()))
                 .orElseGet(() -> new Walk("none", "across the picture", List.of(

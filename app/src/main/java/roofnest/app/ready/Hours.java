@@ -91,7 +91,8 @@ public class Hours {
 
     private Job job(Frame frame, Map<String, Learned> learned) {
         Experience own = experience.of(frame.household().firmId());
-        List<Job.Work> work = frame.facts().cameras().stream().map(camera -> work(own, camera, learned)).toList();
+        List<Job.Work> work
+                = frame.facts().cameras().stream().map(camera -> work(own, camera, frame.judge().overFootM(camera), learned)).toList();
         List<FitMatrix.Device> waiting = frame.facts().cameras().stream().filter(camera -> !camera.joined())
                 .map(camera -> new FitMatrix.Device(camera.name(), camera.model())).toList();
         Optional<FitMatrix.Plan> atRouter = frame.facts().network().flatMap(network -> FitMatrix.cheapest(network,
@@ -102,7 +103,7 @@ public class Hours {
                 (int) people, work, own.pace());
     }
 
-    private static Job.Work work(Experience own, Camera camera, Map<String, Learned> learned) {
+    private static Job.Work work(Experience own, Camera camera, double overFootM, Map<String, Learned> learned) {
         DeviceModel model = camera.model();
         PairingMethod method = model.setUp().methods().stream()
                 .min(Comparator.comparingDouble(way -> way.minutes() + (1 - way.chance()) * way.minutesLost())).orElseThrow();
@@ -110,7 +111,7 @@ public class Hours {
         if (!camera.joined()) {
             learned.put(camera.name(), minutes);
         }
-        return new Job.Work(camera.id(), camera.name(), model, method.way(), minutes.minutes(), camera.pose().heightM(), camera.joined(),
+        return new Job.Work(camera.id(), camera.name(), model, method.way(), minutes.minutes(), overFootM, camera.joined(),
                 camera.mounted());
     }
 

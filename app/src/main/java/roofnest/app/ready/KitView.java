@@ -40,13 +40,14 @@ public record KitView(
 
     static List<KitList.Line> kit(Frame frame) {
         Optional<HousePlan> plan = frame.facts().plan();
-        return KitList.of(frame.facts().cameras().stream().filter(camera -> !camera.mounted()).map(camera -> item(camera, plan)).toList());
+        return KitList.of(frame.facts().cameras().stream().filter(camera -> !camera.mounted())
+                .map(camera -> item(camera, plan, frame.judge().overFootM(camera))).toList());
     }
 
-    private static KitList.Item item(Camera camera, Optional<HousePlan> plan) {
+    private static KitList.Item item(Camera camera, Optional<HousePlan> plan, double overFootM) {
         Optional<Fixings> fixings = plan.flatMap(p -> Fixings.wallBehind(p, camera.pose()))
                 .map(wall -> Fixings.into(wall.material(), camera.model().mount()));
-        return new KitList.Item(camera.name(), camera.model(), camera.settings().cardGb(), camera.pose().heightM(), fixings,
+        return new KitList.Item(camera.name(), camera.model(), camera.settings().cardGb(), overFootM, fixings,
                 plan.flatMap(p -> CableRun.toNearestSocket(p, camera.model().power(), camera.pose())));
     }
 

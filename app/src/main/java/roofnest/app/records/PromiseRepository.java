@@ -56,11 +56,12 @@ public class PromiseRepository implements Archive {
                 .update();
     }
 
-    public void recordedBefore(long householdId, DetailLevel level, String placeId, String pathId) {
+    public void recordedBefore(long householdId, DetailLevel level, String placeId, String pathId, Light light) {
         jdbc.sql("""
-            insert into promise (household_id, kind, level, place_id, path_id)
-            values (:householdId, 'RECORDED_BEFORE', :level, :placeId, :pathId)
+            insert into promise (household_id, kind, level, place_id, path_id, light)
+            values (:householdId, 'RECORDED_BEFORE', :level, :placeId, :pathId, :light)
             """)
+                .param("light", light.name())
                 .param("householdId", householdId)
                 .param("level", level.name())
                 .param("placeId", placeId)
@@ -118,13 +119,19 @@ public class PromiseRepository implements Archive {
         }
     }
 
+    /** Written before anybody asked when: it was said without a limit, so it holds day and night. */
+    private static Light light(String stored) {
+        return stored == null ? Light.BOTH : Light.valueOf(stored);
+    }
+
     private static Promise promise(ResultSet row, int n) throws SQLException {
         PromiseKey key = PromiseKey.written(row.getLong("id"));
         return switch (row.getString("kind")) {
             case "MAKE_OUT" -> new Promise.MakeOut(
                     key, DetailLevel.valueOf(row.getString("level")), row.getString("place_id"), Light.valueOf(row.getString("light")));
             case "RECORDED_BEFORE" -> new Promise.RecordedBefore(
-                    key, DetailLevel.valueOf(row.getString("level")), row.getString("place_id"), row.getString("path_id"));
+                    key, DetailLevel.valueOf(row.getString("level")), row.getString("place_id"), row.getString("path_id"),
+                    light(row.getString("light")));
             case "KEEPS_DAYS" -> new Promise.KeepsDays(key, row.getInt("days"));
             case "NEVER_SHOWS" -> new Promise.NeverShows(key, row.getString("area_id"));
             case "ONLY_THESE" -> new Promise.OnlyThese(key);

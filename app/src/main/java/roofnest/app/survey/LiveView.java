@@ -33,7 +33,7 @@ import roofnest.core.view.Eye;
 import roofnest.core.view.Footprint;
 import roofnest.core.view.MaskCell;
 import roofnest.core.view.Sightline;
-import roofnest.core.view.Zone;
+import roofnest.core.view.Vision;
 
 /**
  * The moving part of a board: everything that changes when the chosen camera is moved, turned or raised.
@@ -51,7 +51,6 @@ public record LiveView(
         List<String> maskCosts, List<GroundPatch> grounds, List<String> fan, Look.Panel panel, Optional<SignalPanel> signal,
         Optional<WalkPanel> walks,
         Optional<SunPanel> sun, double metresPerPx) {
-    private static final double DAYLIGHT_M = 60;
     private static final int FAN_STEPS = 24;
 
     public record Pose(double x, double y, double heightM, double headingDeg, double tiltDeg) {}
@@ -82,8 +81,9 @@ public record LiveView(
         Contouring.Drawn contours = contouring.of(house, band, at.model().radio().eirpDbm(), look.mapHeightM().orElse(at.pose().heightM()));
         List<PromiseLine> lines = lines(judgement, facts, at);
         List<String> suggestion = judge.cellsShowing(facts, at).stream().map(MaskCell::toString).toList();
+        Footprint footprint = new Footprint(new Vision(eye, at.model().mask(), at.masked()));
         return new LiveView(
-                at.id(), at.name(), version, pose(at), footprints(plan, eye),
+                at.id(), at.name(), version, pose(at), footprints(footprint),
                 contours.key().equals(look.contours()) ? Optional.empty() : Optional.of(contours),
                 facts.cameras().stream().filter(camera -> camera.id() != at.id())
                         .map(camera -> new OtherCamera(camera.name(), camera.pose().xM(), -camera.pose().yM(), camera.pose().headingDeg()))
@@ -91,7 +91,7 @@ public record LiveView(
                 PictureView.of(house, facts, at, look.night()), readouts(plan, judge.link(facts, at), at, facts),
                 lines, changed(lines, look.lines()), judgement.countsInWords(), suggestion,
                 settled ? maskCosts(judge, facts, at, judgement, suggestion) : List.of(),
-                grounds(eye, at), look.panel() == Look.Panel.WALKS ? fan(at, eye) : List.of(), look.panel(),
+                grounds(eye, footprint, at), look.panel() == Look.Panel.WALKS ? fan(at, eye) : List.of(), look.panel(),
                 look.panel() == Look.Panel.SIGNAL ? Optional.of(SignalPanel.of(house, facts, judge, at, band)) : Optional.empty(),
                 look.panel() == Look.Panel.WALKS ? WalkPanel.of(house, at, eye, look) : Optional.empty(),
                 look.panel() == Look.Panel.SUN ? Optional.of(SunPanel.of(house, eye, look)) : Optional.empty(),
@@ -119,31 +119,30 @@ public record LiveView(
                 .map(judged -> PromiseLine.of(judged, facts)).toList();
     }
 
-    private static List<Footing> footprints(HousePlan plan, Eye eye) {
-        Footprint footprint = new Footprint(plan, eye);
+    private static List<Footing> footprints(Footprint footprint) {
         List<Footing> footings = new ArrayList<>();
         String nearer = "";
         DetailLevel[] levels = DetailLevel.values();
         for (int i = levels.length - 1; i >= 0; i--) {
-            String outline = Svg.closed(footprint.outline(levels[i], DAYLIGHT_M));
+            String outline = Svg.area(footprint.seen(levels[i], false));
             if (!outline.isEmpty()) {
                 // The nearer level's outline is cut out of this one, so that hatchings do not lie over one another.
                 footings.add(new Footing(levels[i].name().toLowerCase(Locale.ROOT), outline + nearer));
                 nearer = outline;
             }
         }
-        List<PlanPoint> night = footprint.outline(DetailLevel.DETECT, eye.lens().nightRangeM());
+        String night = Svg.area(footprint.seen(DetailLevel.DETECT, true));
         if (!night.isEmpty()) {
-            footings.add(new Footing("night", Svg.closed(night)));
+            footings.add(new Footing("night", night));
         }
         return footings;
     }
 
-    private static List<GroundPatch> grounds(Eye eye, Camera at) {
+    /** Zones where they lie on the ground, and the ground that the mask blacks out. */
+    private static List<GroundPatch> grounds(Eye eye, Footprint footprint, Camera at) {
         List<GroundPatch> patches = new ArrayList<>();
         at.zones().forEach(zone -> patches.add(new GroundPatch("zone", zone.name(), Svg.closed(zone.onPlan(eye.projection())))));
-        at.masked().stream().sorted().forEach(cell -> patches.add(
-                new GroundPatch("masked", cell.toString(), Svg.closed(Zone.onPlan(eye.projection(), cell, at.model().mask())))));
+        patches.add(new GroundPatch("masked", "blacked out", Svg.area(footprint.blackedOut())));
         return patches.stream().filter(patch -> !patch.path().isEmpty()).toList();
     }
 

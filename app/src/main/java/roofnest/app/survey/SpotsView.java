@@ -32,7 +32,7 @@ record SpotsView(String said, List<Spot> spots, List<Hung> hung, List<String> ho
                             + " m up",
                     suggestion.changes().stream().filter(BetterSpot.Change::better).map(SpotsView::words).toList(),
                     suggestion.changes().stream().filter(change -> !change.better()).map(SpotsView::words).toList(),
-                    costs(outcome.now(), suggestion.costs())));
+                    costs(outcome.now(), suggestion)));
         }
         String said = outcome.judged() == 0 ? "No wall of this house gives this model a look at anything that is promised."
                 : outcome.judged() + " poses along the walls and under the floors were judged on every promise; "
@@ -116,16 +116,21 @@ record SpotsView(String said, List<Spot> spots, List<Hung> hung, List<String> ho
         return change.wording() + ": " + change.before().word() + " → " + change.after().word() + " (" + change.measuredAfter() + ")";
     }
 
-    private static List<String> costs(Costs now, Costs then) {
+    private static List<String> costs(Costs now, BetterSpot.Suggestion there) {
+        Costs then = there.costs();
         List<String> costs = new ArrayList<>();
         if (Math.abs(then.cableM() - now.cableM()) >= 0.1) {
             costs.add(Numbers.fixed(then.cableM(), 1) + " m of cable (" + signed(then.cableM() - now.cableM(), 1) + " m)");
         }
-        costs.add(then.ladder() ? "needs a ladder" : "from steps");
+        costs.add(then.climb().words());
         costs.add(Numbers.fixed(then.sunMinutes() / 60.0, 0) + " h of sun in the lens a year ("
                 + signed((then.sunMinutes() - now.sunMinutes()) / 60.0, 0) + " h)");
         costs.add(Numbers.fixed(then.privatePercent(), 1) + " % of its picture is private ("
                 + signed(then.privatePercent() - now.privatePercent(), 1) + " %)");
+        if (!there.masked().isEmpty()) {
+            costs.add(
+                    there.masked().size() + (there.masked().size() == 1 ? " cell" : " cells") + " of its picture to be blacked out there");
+        }
         return costs;
     }
 

@@ -19,6 +19,7 @@ import roofnest.core.promise.Unit;
 import roofnest.core.view.CameraPicture;
 import roofnest.core.view.Eye;
 import roofnest.core.view.PictureShape;
+import roofnest.core.view.Vision;
 
 /**
  * Somebody walks a path of the plan before the chosen camera.
@@ -46,7 +47,7 @@ record WalkPanel(String path, double walkS, List<Leg> legs, List<Tick> ticks, Li
     static Optional<WalkPanel> of(House house, Camera at, Eye eye, Look look) {
         Optional<Walk> walk = house.plan().path(look.pathId()).or(() -> house.plan().paths().stream().findFirst());
         return walk.map(path -> {
-            WalkTest.Capture capture = new WalkTest(at.model(), eye, at.zones())
+            WalkTest.Capture capture = new WalkTest(at.model(), new Vision(eye, at.model().mask(), at.masked()), at.zones(), look.night())
                     .walk(house.track(path, look.walker()), DetailLevel.RECOGNISE, at.settings().clipSeconds());
             return new WalkPanel(path.name(), capture.walkS(), legs(capture), ticks(path, capture, look.walker().speedMPerS()),
                     marks(capture),

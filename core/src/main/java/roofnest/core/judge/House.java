@@ -71,6 +71,11 @@ public final class House {
         return Math.max(under, crossings.shell().room(at, zM).map(Storey::floorM).orElse(under));
     }
 
+    /** How high a lens hangs over what one stands on under it, metres. */
+    public double overFootM(CameraPose pose) {
+        return pose.heightM() - underfootM(pose.onPlan(), pose.heightM());
+    }
+
     public SignalModel signal() {
         return signal;
     }

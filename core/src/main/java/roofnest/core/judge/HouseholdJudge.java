@@ -61,6 +61,11 @@ public final class HouseholdJudge {
         return house;
     }
 
+    /** How high a camera hangs over the ground or floor under it, metres; over the plan's level while there is no plan. */
+    public double overFootM(Camera camera) {
+        return house.map(h -> h.overFootM(camera.pose())).orElse(camera.pose().heightM());
+    }
+
     private CameraEye eye(Camera camera) {
         return eyes.get(CameraEye.Key.of(camera));
     }

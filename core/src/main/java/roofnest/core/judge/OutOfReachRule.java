@@ -26,8 +26,7 @@ final class OutOfReachRule implements PromiseRule<Promise.OutOfReach> {
         Camera camera = hearing.camera(promise.cameraId());
         PromiseKey key = promise.key();
         Limit limit = Limit.atLeast(HeightChoice.ARMS_REACH_M, REACH_TOLERANCE_M, Unit.METRES);
-        double height = camera.pose().heightM()
-                - hearing.house().map(house -> house.underfootM(camera.pose().onPlan(), camera.pose().heightM())).orElse(0.0);
+        double height = hearing.house().map(house -> house.overFootM(camera.pose())).orElse(camera.pose().heightM());
         double missing = limit.value() + limit.tolerance() - height;
         return Sighted.of(Finding.of(key, height, limit, camera.mounted() ? Evidence.READ : Evidence.PREDICTED,
                 "A raised hand reaches about " + Unit.METRES.format(HeightChoice.ARMS_REACH_M) + ".",

@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
+import roofnest.core.catalogue.Climb;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.lang.Numbers;
 import roofnest.core.mount.CableRun;
@@ -22,7 +23,6 @@ public final class KitList {
     private static final double SPARE_FIXINGS = 1.2;
     private static final double SPARE_CLIPS = 1.1;
     private static final int ONE_SPARE_FOR = 3;
-    private static final double REACH_M = 2.1;
 
     private KitList() {}
 
@@ -52,8 +52,9 @@ public final class KitList {
      * One camera of the job.
      *
      * @param cardGb of the card agreed; 0 for none
+     * @param overFootM of the lens over the ground or floor under it, metres
      */
-    public record Item(String name, DeviceModel model, int cardGb, double mountHeightM, Optional<Fixings> fixings,
+    public record Item(String name, DeviceModel model, int cardGb, double overFootM, Optional<Fixings> fixings,
             Optional<CableRun> cable) {}
 
     public static List<Line> of(List<Item> items) {
@@ -125,13 +126,18 @@ public final class KitList {
                     lines.add(new Line("drill " + drill, Group.TOOLS, Numbers.plain(fixings.drillMm()) + " mm drill, " + fixings.bit(), 1,
                             "for " + names(same), false));
                 });
-        List<Item> high = items.stream().filter(item -> item.mountHeightM() > REACH_M).toList();
-        if (!high.isEmpty()) {
-            lines.add(new Line("ladder", Group.TOOLS, "Ladder, with somebody to foot it", 1, "for " + names(high), false));
-        }
+        climb(lines, items, Climb.LADDER, "ladder", "Ladder, with somebody to foot it");
+        climb(lines, items, Climb.STEPS, "steps", "Steps");
         lines.add(new Line("reset pin", Group.TOOLS, "Reset pin and a cloth for lenses", 1, "always", false));
         lines.add(new Line("stickers", Group.TOOLS, "Envelope for the code stickers", 1,
                 items.size() + (items.size() == 1 ? " sticker" : " stickers") + " to keep", false));
+    }
+
+    private static void climb(List<Line> lines, List<Item> items, Climb climb, String key, String what) {
+        List<Item> high = items.stream().filter(item -> Climb.to(item.overFootM()) == climb).toList();
+        if (!high.isEmpty()) {
+            lines.add(new Line(key, Group.TOOLS, what, 1, "for " + names(high), false));
+        }
     }
 
     private static Map<String, List<Item>> grouped(List<Item> items, Function<Item, String> by) {

@@ -22,7 +22,8 @@ import roofnest.core.view.Zone;
  * <p>A passive-infrared sensor feels movement across its field: its range shrinks with |sin| of the angle between the
  * walk and the line of sight, down to a quarter, and it triggers when two of its wedges of {@link #WEDGE_DEG} have been
  * crossed in range. A camera that watches its picture triggers after {@link #PICTURE_S} in range and in the frame, under no
- * masked cell, by night within its own light, inside a zone where zones are drawn, and keeps its pre-roll. Recording starts a wake time after the trigger.
+ * masked cell, by night within its own light, inside a zone where zones are drawn, and keeps its pre-roll.
+ * Recording starts a wake time after the trigger.
  */
 public final class WalkTest {
     private static final double WEDGE_DEG = 6;

@@ -32,6 +32,9 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
     @JsonSubTypes.Type(value = PlanEdit.AddStorey.class, name = "add-storey"),
     @JsonSubTypes.Type(value = PlanEdit.SetStorey.class, name = "set-storey"),
     @JsonSubTypes.Type(value = PlanEdit.DuplicateStorey.class, name = "duplicate-storey"),
+    @JsonSubTypes.Type(value = PlanEdit.SetRoof.class, name = "set-roof"),
+    @JsonSubTypes.Type(value = PlanEdit.AddStairwell.class, name = "add-stairwell"),
+    @JsonSubTypes.Type(value = PlanEdit.CloseStairwells.class, name = "close-stairwells"),
     @JsonSubTypes.Type(value = PlanEdit.Site.class, name = "site")
 })
 public sealed interface PlanEdit {
@@ -175,6 +178,33 @@ public sealed interface PlanEdit {
         @Override
         public String words() {
             return "a storey changed";
+        }
+    }
+
+    /**
+     * What lies over a storey where no other does.
+     *
+     * @param kind {@code flat}, {@code pitched}, {@code none}, or empty for what is taken while nobody says
+     */
+    record SetRoof(String id, String kind, Double eavesM, Double ridgeM, Double ridgeDeg, Double overhangM) implements PlanEdit {
+        @Override
+        public String words() {
+            return "a roof set";
+        }
+    }
+
+    /** A rectangular hole in a storey's floor, from its corner with the least x and y. */
+    record AddStairwell(String id, double xM, double yM, double widthM, double depthM) implements PlanEdit {
+        @Override
+        public String words() {
+            return "a stairwell opened";
+        }
+    }
+
+    record CloseStairwells(String id) implements PlanEdit {
+        @Override
+        public String words() {
+            return "stairwells closed";
         }
     }
 

@@ -10,10 +10,6 @@ import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
-import org.locationtech.jts.algorithm.ConvexHull;
-import org.locationtech.jts.geom.Coordinate;
-import org.locationtech.jts.geom.GeometryFactory;
-
 /**
  * Makes edits of a plan: a new plan out, the old one untouched. Ids are given here. What an edit leaves must still be a
  * sound plan; the caller has the outcome checked by {@link PlanDocument#faults}.
@@ -23,8 +19,6 @@ public final class PlanEdits {
     private static final double SAME_CORNER_M = 0.02;
     /** Two walls that run on from one another may differ this much in heading, degrees. */
     private static final double STRAIGHT_DEG = 1;
-    /** Floor and ceiling between two storeys, metres. */
-    private static final double SLAB_M = 0.3;
 
     private final HousePlan plan;
 
@@ -88,17 +82,10 @@ public final class PlanEdits {
             return move(move.id(), point -> new PlanPoint(point.xM() + move.dxM(), point.yM() + move.dyM()));
         } else if (edit instanceof PlanEdit.Delete delete) {
             return delete(delete.id());
-        } else if (edit instanceof PlanEdit.AddStorey add) {
-            String id = ids("storey", plan.storeys(), Storey::id).get();
-            return plan.withStoreys(plus(plan.storeys(), new Storey(id, add.name(), add.floorM(), add.heightM(), List.of())));
-        } else if (edit instanceof PlanEdit.SetStorey set) {
-            return plan.withStoreys(replaced(plan.storeys(), storey -> storey.id().equals(set.id()),
-                    storey -> storey.with(set.name(), set.floorM(), set.heightM())));
-        } else if (edit instanceof PlanEdit.DuplicateStorey duplicate) {
-            return duplicateStorey(duplicate);
+        } else if (edit instanceof PlanEdit.Site site) {
+            return plan.withSite(site.latitudeDeg(), site.northDeg());
         }
-        PlanEdit.Site site = (PlanEdit.Site) edit;
-        return plan.withSite(site.latitudeDeg(), site.northDeg());
+        return new StoreyEdits(plan).make(edit);
     }
 
     private HousePlan addWalls(PlanEdit.AddWalls add) throws EditRefused {
@@ -305,31 +292,6 @@ public final class PlanEdits {
         return without;
     }
 
-    private HousePlan duplicateStorey(PlanEdit.DuplicateStorey duplicate) throws EditRefused {
-        Storey copied = plan.storey(duplicate.id()).orElseThrow(() -> new EditRefused("That storey is no longer on the plan."));
-        double topM = plan.storeys().stream().mapToDouble(storey -> storey.floorM() + storey.heightM()).max().orElse(0);
-        String id = ids("storey", plan.storeys(), Storey::id).get();
-        List<Wall> walls = new ArrayList<>(plan.walls());
-        List<Coordinate> corners = new ArrayList<>();
-        for (Wall wall : plan.walls()) {
-            if (wall.storey().equals(copied.id())) {
-                walls.add(new Wall(ids("wall", walls, Wall::id).get(), id, wall.from(), wall.to(), wall.material(), wall.thicknessM(),
-                        wall.heightM(), wall.openings()));
-                corners.add(Segments.coordinate(wall.from()));
-                corners.add(Segments.coordinate(wall.to()));
-            }
-        }
-        Storey storey = new Storey(id, duplicate.name(), topM + SLAB_M, copied.heightM(),
-                copied.slab().isEmpty() ? hull(corners) : copied.slab());
-        return plan.withStoreys(plus(plan.storeys(), storey)).withWalls(walls);
-    }
-
-    /** The floor of a storey whose outline nobody has drawn: what its walls stand around. */
-    private static List<PlanPoint> hull(List<Coordinate> corners) {
-        Coordinate[] ring = new ConvexHull(corners.toArray(Coordinate[]::new), new GeometryFactory()).getConvexHull().getCoordinates();
-        return ring.length < 4 ? List.of() : Stream.of(ring).limit(ring.length - 1L).map(c -> new PlanPoint(c.x, c.y)).toList();
-    }
-
     private Wall wall(String id) throws EditRefused {
         return plan.walls().stream().filter(wall -> wall.id().equals(id)).findFirst()
                 .orElseThrow(() -> new EditRefused("That wall is no longer on the plan."));
@@ -363,14 +325,14 @@ public final class PlanEdits {
         return plan.withWalls(walls);
     }
 
-    private static <T> List<T> replaced(List<T> items, Predicate<T> which, UnaryOperator<T> change) throws EditRefused {
+    static <T> List<T> replaced(List<T> items, Predicate<T> which, UnaryOperator<T> change) throws EditRefused {
         if (items.stream().noneMatch(which)) {
             throw new EditRefused("That is no longer on the plan.");
         }
         return items.stream().map(item -> which.test(item) ? change.apply(item) : item).toList();
     }
 
-    private static <T> List<T> plus(List<T> items, T item) {
+    static <T> List<T> plus(List<T> items, T item) {
         return Stream.concat(items.stream(), Stream.of(item)).toList();
     }
 
@@ -383,12 +345,12 @@ public final class PlanEdits {
     }
 
     @FunctionalInterface
-    private interface IdSource {
+    interface IdSource {
         String get();
     }
 
     /** The first free id of a kind: {@code wall-7}. */
-    private static <T> IdSource ids(String kind, List<T> items, Function<T, String> id, String... taken) {
+    static <T> IdSource ids(String kind, List<T> items, Function<T, String> id, String... taken) {
         return () -> {
             for (int n = items.size() + 1;; n++) {
                 String candidate = kind + "-" + n;

@@ -46,6 +46,11 @@ public record Storey(
         return new Storey(id, newName, newFloorM, newHeightM, slab, stairwells, roof);
     }
 
+    /** The same, open to the sky where no other storey lies over it. */
+    public Storey withoutRoof() {
+        return withRoof(Roof.none());
+    }
+
     Storey withRoof(Roof newRoof) {
         return new Storey(id, name, floorM, heightM, slab, stairwells, newRoof);
     }

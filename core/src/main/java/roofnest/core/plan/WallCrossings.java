@@ -37,7 +37,7 @@ public final class WallCrossings {
     private final List<Bank> banks;
     private final double[] trunkFeet;
 
-    /** What only light meets: the side of raised or lowered ground, from the plan's level to its edge, and a {@link Shell.Fascia} on a wall. */
+    /** What only light meets: the side of raised or lowered ground, from the plan's level up, and a {@link Shell.Fascia} on a wall. */
     private record Bank(double ax, double ay, double bx, double by, double baseM, double atA, double atB) {}
 
     /**

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
@@ -15,6 +16,7 @@ import roofnest.core.promise.Finding;
 import roofnest.core.promise.PromiseKey;
 import roofnest.core.promise.Standing;
 import roofnest.core.view.CameraPose;
+import roofnest.core.view.MaskCell;
 
 /**
  * Finds better spots for one camera of a household: the candidate poses are each judged on every promise with all other
@@ -38,8 +40,11 @@ public final class BetterSpot {
         }
     }
 
-    /** @param on what it would be screwed to */
-    public record Suggestion(CameraPose pose, String on, List<Change> changes, Costs costs, double movedM) {}
+    /**
+     * @param on what it would be screwed to
+     * @param masked cells of the picture that are blacked out there for what is said to hold
+     */
+    public record Suggestion(CameraPose pose, String on, List<Change> changes, Costs costs, double movedM, Set<MaskCell> masked) {}
 
     /**
      * @param judged how many poses were judged in full
@@ -83,7 +88,8 @@ public final class BetterSpot {
         List<Candidates.Posed> candidates = new Candidates(house, camera.model(), facts.written()).best(JUDGED);
         List<Scored> better = new ArrayList<>();
         for (Candidates.Posed candidate : candidates) {
-            Judgement there = judge.again(facts.withCamera(camera.withPose(candidate.pose())));
+            Camera hung = camera.withPose(candidate.pose());
+            Judgement there = judge.again(facts.withCamera(hung.withMasked(judge.cellsShowing(facts, hung))));
             Score score = Score.of(there);
             if (score.compareTo(present) < 0) {
                 better.add(new Scored(candidate, there, score));
@@ -98,9 +104,10 @@ public final class BetterSpot {
             CameraPose pose = scored.posed().pose();
             boolean apart = suggestions.stream().allMatch(other -> other.pose().onPlan().distanceM(pose.onPlan()) >= APART_M);
             if (apart && suggestions.size() < SUGGESTED) {
+                Camera hung = camera.withPose(pose);
                 suggestions.add(new Suggestion(pose, scored.posed().mount().on(), changes(now, scored.judgement()),
-                        Costs.of(house, camera.model(), pose, alone(judge, facts, camera.withPose(pose)), facts),
-                        pose.onPlan().distanceM(camera.pose().onPlan())));
+                        Costs.of(house, camera.model(), pose, alone(judge, facts, hung.withMasked(Set.of())), facts),
+                        pose.onPlan().distanceM(camera.pose().onPlan()), judge.cellsShowing(facts, hung)));
             }
         }
         return new Outcome(suggestions, candidates.size(),

@@ -6,6 +6,7 @@ import roofnest.core.judge.House;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.Judgement;
 import roofnest.core.mount.CableRun;
+import roofnest.core.catalogue.Climb;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.promise.Promise;
 import roofnest.core.view.CameraPose;
@@ -14,13 +15,11 @@ import roofnest.core.view.CameraPose;
  * What a spot asks for besides its promises.
  *
  * @param cableM to the nearest socket, metres; 0 for a pack
- * @param heightM of the lens; above {@link #STEPS_REACH_M} it takes a ladder
+ * @param climb what one has to stand on to reach it
  * @param sunMinutes in a year in which the sun dazzles it when no cloud hides it
  * @param privatePercent of its picture that is ground promised never to be shown, before any mask
  */
-public record Costs(double cableM, double heightM, int sunMinutes, double privatePercent) {
-    /** From steps one works comfortably up to here, metres. */
-    public static final double STEPS_REACH_M = 2.8;
+public record Costs(double cableM, Climb climb, int sunMinutes, double privatePercent) {
     /** What weighs as much as one metre of cable. */
     private static final double SUN_MINUTES_A_METRE = 600;
     private static final double PRIVATE_PERCENT_A_METRE = 1;
@@ -31,11 +30,11 @@ public record Costs(double cableM, double heightM, int sunMinutes, double privat
         int sun = Arrays.stream(house.sun().glareMinutesByMonth(house.eye(model.lens(), pose))).sum();
         double shown = judged.promises().stream().filter(j -> j.promise() instanceof Promise.NeverShows)
                 .mapToDouble(j -> j.finding().measured().orElse(0)).sum();
-        return new Costs(cable, pose.heightM(), sun, shown);
+        return new Costs(cable, Climb.to(house.overFootM(pose)), sun, shown);
     }
 
     public boolean ladder() {
-        return heightM > STEPS_REACH_M;
+        return climb == Climb.LADDER;
     }
 
     /** Everything in one figure, as metres of cable, for breaking ties. */

@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 
+import roofnest.core.catalogue.Climb;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.lang.Require;
@@ -26,8 +27,6 @@ public record Job(double networkMinutes, int rejoining, int people, List<Work> c
     private static final int TRY_THE_PLACE = 4;
     private static final int MOUNT = 8;
     private static final int A_SCREW = 2;
-    private static final int LADDER = 5;
-    private static final double LADDER_FROM_M = 2.1;
     private static final int AIM_AND_TUNE = 6;
     private static final int WALK_TEST = 4;
     private static final int A_PERSON = 4;
@@ -52,7 +51,7 @@ public record Job(double networkMinutes, int rejoining, int people, List<Work> c
      * @param pairing how it is joined
      * @param pairingMinutes hands and waiting together, as learned from the log
      */
-    public record Work(long camera, String name, DeviceModel model, PairingMethod.Way pairing, double pairingMinutes, double mountHeightM,
+    public record Work(long camera, String name, DeviceModel model, PairingMethod.Way pairing, double pairingMinutes, double overFootM,
             boolean joined, boolean mounted) {}
 
     /** Its tasks, in the order in which they are done without a plan. */
@@ -107,13 +106,13 @@ public record Job(double networkMinutes, int rejoining, int people, List<Work> c
             last = id + "secure";
         }
         if (!work.mounted()) {
-            boolean high = work.mountHeightM() > LADDER_FROM_M;
-            Set<Task.Need> ladder = high ? Set.of(Task.Need.LADDER) : Set.of();
+            Climb climb = Climb.to(work.overFootM());
+            Set<Task.Need> ladder = climb == Climb.LADDER ? Set.of(Task.Need.LADDER) : Set.of();
             tasks.add(new Task(id + "try", Task.About.camera(Task.Kind.TRY, work.camera()), work.name(),
                     "Try its place with the live picture", pace.minutes(Task.Kind.TRY, TRY_THE_PLACE), 0,
                     last == null ? Set.of() : Set.of(last), both(ladder)));
             tasks.add(new Task(id + "mount", Task.About.camera(Task.Kind.MOUNT, work.camera()), work.name(), "Drill and mount",
-                    pace.minutes(Task.Kind.MOUNT, MOUNT + A_SCREW * model.mount().screws() + (high ? LADDER : 0)), 0, Set.of(id + "try"),
+                    pace.minutes(Task.Kind.MOUNT, MOUNT + A_SCREW * model.mount().screws() + climb.minutes()), 0, Set.of(id + "try"),
                     ladder));
             tasks.add(new Task(id + "aim", Task.About.camera(Task.Kind.AIM, work.camera()), work.name(), "Aim, mask and tune",
                     pace.minutes(Task.Kind.AIM, AIM_AND_TUNE), 0, Set.of(id + "mount"),

@@ -40,7 +40,7 @@ class KitListTest {
     void fixings_follow_the_wall_and_a_fifth_more_is_brought() {
         DeviceModel eave = CATALOGUE.get("cairnlow-eave");
         Fixings stone = Fixings.into(Material.STONE, eave.mount());
-        List<KitList.Line> kit = KitList.of(List.of(new KitList.Item("A", eave, 0, 2.6, Optional.of(stone),
+        List<KitList.Line> kit = KitList.of(List.of(new KitList.Item("A", eave, 0, 3.0, Optional.of(stone),
                 Optional.of(CableRun.of("porch socket", 7, eave.power().leadM())))));
         assertThat(line(kit, "anchor " + stone.anchor()).quantity()).isEqualTo((int) Math.ceil(eave.mount().screws() * 1.2));
         assertThat(kit).anyMatch(line -> line.what().startsWith("7 mm drill, masonry bit"));

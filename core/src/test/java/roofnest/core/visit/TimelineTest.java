@@ -143,7 +143,7 @@ class TimelineTest {
 
     @Test
     void a_job_brings_its_tasks_in_their_order() {
-        Job job = new Job(8, 2, 3, List.of(new Job.Work(7, "Stairs eye", POST, PairingMethod.Way.HOTSPOT, 9, 2.6, false, false),
+        Job job = new Job(8, 2, 3, List.of(new Job.Work(7, "Stairs eye", POST, PairingMethod.Way.HOTSPOT, 9, 3.0, false, false),
                 new Job.Work(7, "Old eye", POST, PairingMethod.Way.HOTSPOT, 9, 2.6, true, true)));
         List<Task> tasks = job.tasks();
         assertThat(tasks).extracting(Task::id).containsExactly("router", "rejoin", "camera 1 unpack", "camera 1 pair", "camera 1 secure",
