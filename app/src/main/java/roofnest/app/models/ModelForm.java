@@ -121,7 +121,7 @@ final class ModelForm {
                         number("/recording/bitrateMbps", "Bit rate, Mbit/s"), whole("/recording/cardMaxGb", "Largest card, GB"),
                         whole("/recording/clipMinSeconds", "Shortest clip, s"), whole("/recording/clipMaxSeconds", "Longest clip, s"),
                         whole("/mount/screws", "Screws"), number("/mount/screwMm", "thick, mm"), whole("/mount/screwLengthMm", "long, mm"),
-                        yesNo("/mount/outdoors", "May hang outdoors"))));
+                        yesNo("/mount/outdoors", "May hang outdoors"), yesNo("/mount/indoors", "Made for rooms"))));
     }
 
     /** What the form's tables can choose from, in the document's words and in ours. */

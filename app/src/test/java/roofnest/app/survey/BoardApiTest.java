@@ -152,7 +152,7 @@ class BoardApiTest {
     @Test
     void cells_are_blacked_out_and_shown_again_and_lie_on_the_plan() throws Exception {
         MockHttpServletResponse on = camera("/cell", "{\"cell\":\"C6\",\"masked\":true,\"version\":0}");
-        assertThat(on.getContentAsString()).contains("patch masked", "<title>C6</title>", "data-version=\"1\"");
+        assertThat(on.getContentAsString()).contains("patch masked", "<title>blacked out</title>", "data-version=\"1\"");
         assertThat(camera("/cell", "{\"cell\":\"C6\",\"masked\":false,\"version\":1}").getContentAsString()).doesNotContain("patch masked");
         assertThat(camera("/cell", "{\"cell\":\"Z40\",\"masked\":true,\"version\":2}").getContentAsString())
                 .contains("no cell of that name");
@@ -264,9 +264,9 @@ class BoardApiTest {
         String path = demo.jdbc().sql("select plan->'paths'->0->>'id' from household where id = :id").param("id", demo.household("Quiller"))
                 .query(String.class).single();
         perform(post(path("/brief/promises")).param("kind", "RECORDED_BEFORE").param("level", "DETECT").param("place", "lane-door")
-                .param("path", path));
+                .param("path", path).param("light", "DAY"));
         assertThat(perform(get(path("/brief"))).getContentAsString()).contains("Recorded before they reach the lane door, ",
-                "at 25 px/m after", "they are there after");
+                "by day", "at 25 px/m after", "they are there after");
     }
 
     @Test

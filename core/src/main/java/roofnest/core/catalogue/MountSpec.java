@@ -13,10 +13,14 @@ public record MountSpec(int screws, double screwMm, int screwLengthMm, boolean o
         Require.inRange("screws", screws, 0, 8);
         Require.inRange("screw thickness in mm", screwMm, 2, 10);
         Require.inRange("screw length in mm", screwLengthMm, 10, 150);
+        indoors = indoors == null ? !outdoors : indoors;
+        if (!indoors && !outdoors) {
+            throw new IllegalArgumentException("it may hang neither outdoors nor in a room");
+        }
     }
 
     /** Whether a spot in a room is one for it. */
     public boolean mayHangIndoors() {
-        return indoors == null ? !outdoors : indoors;
+        return indoors;
     }
 }
