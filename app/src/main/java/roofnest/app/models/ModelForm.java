@@ -116,7 +116,8 @@ final class ModelForm {
                         number("/power/standbyMa", "Standby, mA"), number("/power/recordMa", "Recording, mA"),
                         number("/power/liveMa", "Live, mA"), number("/power/lightMa", "Its light, mA"),
                         number("/power/warnPercent", "Warns at, %"), number("/power/panelW", "Panel, W"),
-                        number("/power/leadM", "Lead, m"))),
+                        number("/power/leadM", "Lead, m"), number("/power/leadMm2", "Its wires, mm² each"),
+                        number("/power/leastVolts", "Works from, V at the camera"))),
                 new Group("Recording and fixing", List.of(
                         number("/recording/bitrateMbps", "Bit rate, Mbit/s"), whole("/recording/cardMaxGb", "Largest card, GB"),
                         whole("/recording/clipMinSeconds", "Shortest clip, s"), whole("/recording/clipMaxSeconds", "Longest clip, s"),

@@ -10,10 +10,17 @@ import roofnest.core.lang.Require;
  * @param packVolts mean voltage of the pack
  * @param warnPercent charge at which the model warns
  * @param leadM length of the lead that comes with a mains model, metres
+ * @param leadMm2 copper of each of its two wires, square millimetres; absent means 0.5
+ * @param leastVolts at the camera with which a mains model still works; absent means 92 % of what is at the plug
  */
 public record PowerSpec(
         double capacityMah, double packVolts, double standbyMa, double recordMa, double liveMa, double lightMa,
-        double warnPercent, double panelW, double leadM) {
+        double warnPercent, double panelW, double leadM, Double leadMm2, Double leastVolts) {
+    private static final double USUAL_MM2 = 0.5;
+    private static final double LEAST_SHARE = 0.92;
+    /** Resistivity of copper at 20 °C, Ω·mm²/m. */
+    private static final double COPPER = 0.0175;
+
     public PowerSpec {
         Require.inRange("capacity in mAh", capacityMah, 0, 100_000);
         Require.inRange("pack volts", packVolts, 1, 60);
@@ -24,6 +31,26 @@ public record PowerSpec(
         Require.inRange("warning level in percent", warnPercent, 0, 50);
         Require.inRange("panel in watts", panelW, 0, 50);
         Require.inRange("lead in metres", leadM, 0, 30);
+        leadMm2 = leadMm2 == null ? USUAL_MM2 : leadMm2;
+        Require.inRange("lead's wire in square millimetres", leadMm2, 0.1, 10);
+        leastVolts = leastVolts == null ? LEAST_SHARE * packVolts : leastVolts;
+        Require.inRange("least volts at the camera", leastVolts, 0.5, packVolts);
+    }
+
+    /** With the usual lead. */
+    public PowerSpec(double capacityMah, double packVolts, double standbyMa, double recordMa, double liveMa, double lightMa,
+            double warnPercent, double panelW, double leadM) {
+        this(capacityMah, packVolts, standbyMa, recordMa, liveMa, lightMa, warnPercent, panelW, leadM, null, null);
+    }
+
+    /** Volts lost in both wires of a lead: {@code 2 L ρ/A I}. */
+    public static double dropV(double lengthM, double mm2, double amperes) {
+        return 2 * lengthM * COPPER / mm2 * amperes;
+    }
+
+    /** The most that it takes at once: recording or watched live, with its light on, milliamperes. */
+    public double mostMa() {
+        return Math.max(recordMa, liveMa) + lightMa;
     }
 
     public boolean onBattery() {

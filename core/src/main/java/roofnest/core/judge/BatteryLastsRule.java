@@ -41,7 +41,8 @@ final class BatteryLastsRule implements PromiseRule<Promise.BatteryLasts> {
         double warn = camera.model().power().warnPercent();
         Limit limit = Limit.atLeast(warn, BATTERY_TOLERANCE_PERCENT, Unit.PERCENT);
         BatteryYear.Outcome year = hearing.years().of(facts, camera, link, camera.settings().chargeEveryDays());
-        String reason = "Lowest on " + day(year.lowest()) + "; uses " + Numbers.fixed(year.drawMahPerDay(), 0) + " mAh a day, "
+        String reason = "In the bad year, one in " + BatteryYear.ONE_IN + ", lowest on " + day(year.lowest()) + "; in a middling one "
+                + Unit.PERCENT.format(year.middleLowestPercent()) + ". Uses " + Numbers.fixed(year.drawMahPerDay(), 0) + " mAh a day, "
                 + Numbers.fixed(camera.settings().clipsPerDay(), 0) + " clips, "
                 + (camera.settings().chargeEveryDays() == 0 ? "sun only."
                         : "charged every " + camera.settings().chargeEveryDays() + " days.");

@@ -1,5 +1,6 @@
 package roofnest.core.judge;
 
+import java.time.LocalDate;
 import java.util.Optional;
 
 import com.github.benmanes.caffeine.cache.Cache;
@@ -9,27 +10,76 @@ import roofnest.core.catalogue.PowerSpec;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.power.BatteryYear;
 import roofnest.core.power.Climate;
+import roofnest.core.power.PanelLight;
+import roofnest.core.power.Weather;
 import roofnest.core.radio.LinkBudget;
+import roofnest.core.view.CameraPose;
+import roofnest.core.view.PanelShade;
 
 /** Years of batteries, each found once and kept: a year is the same as long as all that it depends on is. */
 final class BatteryYears {
+    /** Years of weather that a battery is run through. */
+    static final int YEARS = 100;
+    private static final long SEED = 20_260_101;
     private static final int KEPT = 256;
+    private static final int KEPT_SUNS = 24;
     /** Data rate at and above which the radio sends no longer than it must, Mbit/s. */
     private static final double EASY_RATE_MBPS = 26;
+    /** The panel sits over the lens, metres. */
+    private static final double OVER_LENS_M = 0.15;
+    /** Where a house has no plan, and so no latitude, a middle one is taken. */
+    private static final double NO_PLAN_LATITUDE_DEG = 50;
 
+    private final Optional<House> house;
     private final Cache<Key, BatteryYear.Outcome> kept = Caffeine.newBuilder().maximumSize(KEPT).build();
+    private final Cache<SunKey, BatteryYear> suns = Caffeine.newBuilder().maximumSize(KEPT_SUNS).build();
+    private final Cache<Climate, Weather> weathers = Caffeine.newBuilder().maximumSize(4).build();
 
     /** All that a battery's year depends on. */
-    private record Key(PowerSpec power, double drawMahPerDay, Climate climate, BatteryYear.Plan plan) {}
+    private record Key(SunKey sun, double drawMahPerDay, LocalDate from, int chargeEveryDays) {}
+
+    /** All that the sun's part depends on; a camera without a panel is the same wherever it hangs. */
+    private record SunKey(PowerSpec power, Climate climate, double latitudeDeg, double openSkyShare, double slopeDeg, double headingDeg,
+            double xM, double yM, double zM) {}
+
+    BatteryYears(Optional<House> house) {
+        this.house = house;
+    }
 
     BatteryYear.Outcome of(HouseholdFacts facts, Camera camera, Optional<LinkBudget> link, int chargeEveryDays) {
         double uplink = link.map(budget -> uplinkFactor(budget.rssiDbm())).orElse(1.0);
         double draw = camera.settings().dailyUse().chargeMah(camera.model().power(), camera.model().motion(), uplink);
-        double latitude = facts.plan().map(HousePlan::latitudeDeg).orElse(50.0);
-        BatteryYear.Plan plan = new BatteryYear.Plan(
-                camera.lastCharged().orElse(facts.today()), latitude, camera.settings().openSkyShare(), chargeEveryDays);
-        return kept.get(new Key(camera.model().power(), draw, facts.climate(), plan),
-                key -> BatteryYear.of(camera.model().power(), draw, facts.climate(), plan));
+        SunKey sun = sun(facts, camera);
+        LocalDate from = camera.lastCharged().orElse(facts.today());
+        return kept.get(new Key(sun, draw, from, chargeEveryDays),
+                key -> suns.get(sun, this::year).of(draw, new BatteryYear.Plan(from, chargeEveryDays)));
+    }
+
+    private SunKey sun(HouseholdFacts facts, Camera camera) {
+        PowerSpec power = camera.model().power();
+        double latitude = facts.plan().map(HousePlan::latitudeDeg).orElse(NO_PLAN_LATITUDE_DEG);
+        if (power.panelW() == 0) {
+            return new SunKey(power, facts.climate(), latitude, 0, 0, 0, 0, 0, 0);
+        }
+        CameraPose pose = camera.pose();
+        double slope = camera.settings().panelSlopeDeg();
+        return new SunKey(power, facts.climate(), latitude, camera.settings().openSkyShare(), slope,
+                slope == 0 ? 0 : camera.settings().panelHeadingDeg(), pose.xM(), pose.yM(), pose.heightM() + OVER_LENS_M);
+    }
+
+    private BatteryYear year(SunKey key) {
+        Weather weather = weathers.get(key.climate(), climate -> new Weather(climate, key.latitudeDeg(), YEARS, SEED));
+        return new BatteryYear(key.power(), weather, light(key), key.openSkyShare());
+    }
+
+    private PanelLight light(SunKey key) {
+        if (house.isEmpty() || key.power().panelW() == 0) {
+            return PanelLight.open(key.latitudeDeg(), key.slopeDeg(), key.headingDeg());
+        }
+        PanelShade shade = PanelShade.of(house.get().crossings(), house.get().sun(), key.xM(), key.yM(), key.zM(), key.slopeDeg(),
+                key.headingDeg(), PanelLight.STEPS_A_DAY);
+        double trueHeading = key.headingDeg() - house.get().plan().trueNorthDeg();
+        return new PanelLight(key.latitudeDeg(), key.slopeDeg(), trueHeading, shade.lit(), shade.skyShare());
     }
 
     /** A slow link keeps the radio on for longer: up to twice the current's time when the rate falls to its lowest. */

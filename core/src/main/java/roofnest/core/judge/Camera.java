@@ -43,12 +43,14 @@ public record Camera(
      * @param coolDownSeconds between clips
      * @param cardGb card in it, decimal gigabytes; 0 for none
      * @param visitsPerDay people and animals that set it off in a day, before the cool-down
-     * @param openSkyShare of its panel, 0 to 1
+     * @param openSkyShare light left to its panel by what the plan does not show, by snow and dirt, 0 to 1
      * @param chargeEveryDays agreed with the household; 0 when only the sun charges
+     * @param panelSlopeDeg of its panel from level, 0 to 90
+     * @param panelHeadingDeg that its panel faces on the plan, degrees clockwise from its y axis; of no matter while it lies level
      */
     public record Settings(
             int clipSeconds, int coolDownSeconds, int cardGb, double visitsPerDay, double liveMinutes, double openSkyShare,
-            int chargeEveryDays) {
+            int chargeEveryDays, double panelSlopeDeg, double panelHeadingDeg) {
         /** What a new camera is given until it is tuned. */
         public static final Settings DEFAULT = new Settings(12, 30, 64, 30, 4, 0.7, 90);
 
@@ -65,6 +67,14 @@ public record Camera(
             Require.inRange("live minutes a day", liveMinutes, 0, 1440);
             Require.inRange("open sky share", openSkyShare, 0, 1);
             Require.inRange("days between charges", chargeEveryDays, 0, 365);
+            Require.inRange("slope of the panel in degrees", panelSlopeDeg, 0, 90);
+            Require.inRange("heading of the panel in degrees", panelHeadingDeg, 0, 360);
+        }
+
+        /** With a panel that lies level. */
+        public Settings(int clipSeconds, int coolDownSeconds, int cardGb, double visitsPerDay, double liveMinutes, double openSkyShare,
+                int chargeEveryDays) {
+            this(clipSeconds, coolDownSeconds, cardGb, visitsPerDay, liveMinutes, openSkyShare, chargeEveryDays, 0, 0);
         }
 
         /**
@@ -84,11 +94,18 @@ public record Camera(
         }
 
         public Settings withClipSeconds(int seconds) {
-            return new Settings(seconds, coolDownSeconds, cardGb, visitsPerDay, liveMinutes, openSkyShare, chargeEveryDays);
+            return new Settings(seconds, coolDownSeconds, cardGb, visitsPerDay, liveMinutes, openSkyShare, chargeEveryDays, panelSlopeDeg,
+                    panelHeadingDeg);
         }
 
         public Settings withChargeEveryDays(int days) {
-            return new Settings(clipSeconds, coolDownSeconds, cardGb, visitsPerDay, liveMinutes, openSkyShare, days);
+            return new Settings(clipSeconds, coolDownSeconds, cardGb, visitsPerDay, liveMinutes, openSkyShare, days, panelSlopeDeg,
+                    panelHeadingDeg);
+        }
+
+        public Settings withPanel(double slopeDeg, double headingDeg) {
+            return new Settings(clipSeconds, coolDownSeconds, cardGb, visitsPerDay, liveMinutes, openSkyShare, chargeEveryDays, slopeDeg,
+                    (headingDeg % 360 + 360) % 360);
         }
 
         public DailyUse dailyUse() {

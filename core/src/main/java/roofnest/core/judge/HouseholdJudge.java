@@ -28,10 +28,11 @@ public final class HouseholdJudge {
     private final Rules rules = new Rules();
     private final Optional<House> house;
     private final LoadingCache<CameraEye.Key, CameraEye> eyes;
-    private final BatteryYears years = new BatteryYears();
+    private final BatteryYears years;
 
     public HouseholdJudge(Optional<House> house) {
         this.house = house;
+        this.years = new BatteryYears(house);
         this.eyes = Caffeine.newBuilder().maximumSize(EYES_KEPT).build(key -> new CameraEye(house.orElseThrow(), key));
     }
 
@@ -122,6 +123,9 @@ public final class HouseholdJudge {
                 new Promise.OutOfReach(PromiseKey.ofCamera(camera.id(), "reach"), camera.id())));
         if (camera.model().power().onBattery()) {
             promises.add(new Promise.BatteryLasts(PromiseKey.ofCamera(camera.id(), "battery"), camera.id()));
+        }
+        if (!camera.model().power().onBattery()) {
+            promises.add(new Promise.LeadCarries(PromiseKey.ofCamera(camera.id(), "lead"), camera.id()));
         }
         return promises;
     }

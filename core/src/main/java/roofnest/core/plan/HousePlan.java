@@ -24,7 +24,7 @@ public record HousePlan(
 
     public HousePlan {
         name = Require.text("plan name", name, 80);
-        Require.inRange("latitude in degrees", latitudeDeg, -66, 66);
+        Require.inRange("latitude in degrees", latitudeDeg, -90, 90);
         storeys = List.copyOf(storeys);
         List<Storey> all = storeys;
         walls = walls.stream()

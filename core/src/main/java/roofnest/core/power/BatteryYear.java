@@ -2,32 +2,38 @@ package roofnest.core.power;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 import roofnest.core.catalogue.PowerSpec;
 import roofnest.core.lang.Require;
 
 /**
- * State of charge of a battery camera, day by day for a year from a full charge. Cold locks part of the pack away; a
- * pack below freezing is not charged; packs leak 3 % a month; the panel gives peak sun hours × clearness × open sky ×
- * losses. Temperature is the month's mean, so single frosts are not seen. The panel is taken as lying level.
+ * State of charge of a battery camera, day by day through many years of a place's {@link Weather}, each from a full charge.
+ * The coldest hour of a day locks part of the pack away; light that comes while it freezes does not charge; packs leak 3 % a
+ * month. What counts is the bad year: of all of them the one in twenty whose lowest day is lowest.
  */
 public final class BatteryYear {
     private static final double SELF_DISCHARGE_A_DAY = 0.03 / 30;
-    /** Panel to pack: dirt, angle and conversion 0.65, charging 0.9. */
+    /** Panel to pack: conversion, warmth and wiring 0.65, charging 0.9. */
     private static final double PANEL_LOSSES = 0.65 * 0.9;
-    private static final int DAYS = 365;
+    private static final double MJ_A_PEAK_HOUR = 3.6;
+    /** One year in so many is worse than the one that counts. */
+    public static final int ONE_IN = 20;
+    private static final int DAYS = Weather.DAYS;
 
-    private BatteryYear() {}
+    private final PowerSpec power;
+    private final Weather weather;
+    /** What the panel puts into the pack on each day of each year, mAh. */
+    private final float[][] sunMah;
+    private final float[][] lockedAway;
 
-    /**
-     * @param openSkyShare share of the sky's light that the panel gets, 0 to 1
-     * @param chargeEveryDays how often somebody charges the pack; 0 when only the sun does
-     */
-    public record Plan(LocalDate from, double latitudeDeg, double openSkyShare, int chargeEveryDays) {
+    /** @param chargeEveryDays how often somebody charges the pack; 0 when only the sun does */
+    public record Plan(LocalDate from, int chargeEveryDays) {
         public Plan {
-            Require.inRange("open sky share", openSkyShare, 0, 1);
             Require.inRange("days between charges", chargeEveryDays, 0, 365);
         }
     }
@@ -36,10 +42,15 @@ public final class BatteryYear {
     public record Day(LocalDate date, double percent) {}
 
     /**
+     * The bad year, and what the others come to.
+     *
      * @param drawMahPerDay what the camera uses
      * @param firstWarning first day at or under the model's warning level, if any
+     * @param years how many were reckoned
+     * @param middleLowestPercent lowest day of the year in the middle of all
      */
-    public record Outcome(List<Day> days, Day lowest, double drawMahPerDay, Optional<Day> firstWarning) {
+    public record Outcome(List<Day> days, Day lowest, double drawMahPerDay, Optional<Day> firstWarning, int years,
+            double middleLowestPercent) {
         /** The lowest day of each calendar month met, in order. */
         public List<Day> lowestByMonth() {
             List<Day> lowest = new ArrayList<>();
@@ -55,6 +66,25 @@ public final class BatteryYear {
         }
     }
 
+    /** @param openSkyShare light left by what the plan does not show, by snow and dirt, 0 to 1 */
+    public BatteryYear(PowerSpec power, Weather weather, PanelLight panel, double openSkyShare) {
+        Require.inRange("capacity in mAh", power.capacityMah(), 1, 100_000);
+        Require.inRange("open sky share", openSkyShare, 0, 1);
+        this.power = power;
+        this.weather = weather;
+        this.sunMah = new float[weather.years()][DAYS];
+        this.lockedAway = new float[weather.years()][DAYS];
+        double mahAPeakHour = power.panelW() * openSkyShare * PANEL_LOSSES / power.packVolts() * 1000;
+        for (int year = 0; year < weather.years(); year++) {
+            for (int day = 0; day < DAYS; day++) {
+                double hours = power.panelW() == 0 ? 0
+                        : panel.mjPerM2(day, weather.clearness(year, day)) / MJ_A_PEAK_HOUR * weather.chargeable(year, day);
+                sunMah[year][day] = (float) (mahAPeakHour * hours);
+                lockedAway[year][day] = (float) (1 - coldFactor(weather.lowestC(year, day)));
+            }
+        }
+    }
+
     /** Share of the pack that can be used at a temperature: 1.0 at 20 °C, 0.9 at 0 °C, 0.75 at −10 °C, linear between. */
     public static double coldFactor(double celsius) {
         if (celsius >= 0) {
@@ -63,41 +93,54 @@ public final class BatteryYear {
         return Math.max(0.5, 0.9 + 0.15 * celsius / 10);
     }
 
-    /** What the panel puts into the pack on a day, mAh. */
-    public static double sunMah(PowerSpec power, Climate climate, Plan plan, LocalDate date) {
-        int month = date.getMonthValue() - 1;
-        if (climate.meanC().get(month) < 0) {
-            return 0;
-        }
-        double hours = Sunlight.peakSunHours(plan.latitudeDeg(), date.getDayOfYear()) * climate.clearness().get(month);
-        double wattHours = power.panelW() * hours * plan.openSkyShare() * PANEL_LOSSES;
-        return wattHours / power.packVolts() * 1000;
+    /** What the panel puts into the pack on a day of a year of the weather, mAh. */
+    double sunMah(int year, int day) {
+        return sunMah[year][day];
     }
 
-    public static Outcome of(PowerSpec power, double drawMahPerDay, Climate climate, Plan plan) {
-        Require.inRange("capacity in mAh", power.capacityMah(), 1, 100_000);
-        double fullMah = power.capacityMah();
-        double mah = fullMah;
+    public Outcome of(double drawMahPerDay, Plan plan) {
+        int years = weather.years();
+        double[] lowest = new double[years];
+        for (int year = 0; year < years; year++) {
+            lowest[year] = run(year, drawMahPerDay, plan, null);
+        }
+        Integer[] order = IntStream.range(0, years).boxed().toArray(Integer[]::new);
+        Arrays.sort(order, Comparator.comparingDouble(year -> lowest[year]));
+        // Of a hundred years the fifth lowest: one in twenty is as bad or worse.
+        int bad = order[Math.max(0, (years + ONE_IN - 1) / ONE_IN - 1)];
+        double[] percent = new double[DAYS];
+        run(bad, drawMahPerDay, plan, percent);
         List<Day> days = new ArrayList<>(DAYS);
-        Day lowest = null;
+        Day least = null;
         Day warning = null;
         for (int n = 1; n <= DAYS; n++) {
-            LocalDate date = plan.from().plusDays(n);
+            Day day = new Day(plan.from().plusDays(n), percent[n - 1]);
+            days.add(day);
+            least = least == null || day.percent() < least.percent() ? day : least;
+            warning = warning == null && day.percent() <= power.warnPercent() ? day : warning;
+        }
+        return new Outcome(List.copyOf(days), least, drawMahPerDay, Optional.ofNullable(warning), years, lowest[order[years / 2]]);
+    }
+
+    /** Returns the lowest charge of the year, percent; each day's goes into {@code percents} unless that is null. */
+    private double run(int year, double drawMahPerDay, Plan plan, double[] percents) {
+        double fullMah = power.capacityMah();
+        double mah = fullMah;
+        double lowest = 100;
+        int first = plan.from().getDayOfYear();
+        for (int n = 1; n <= DAYS; n++) {
+            int day = (first - 1 + n) % DAYS;
             if (plan.chargeEveryDays() > 0 && n % plan.chargeEveryDays() == 0) {
                 mah = fullMah;
             }
-            mah = Math.min(fullMah, mah + sunMah(power, climate, plan, date));
+            mah = Math.min(fullMah, mah + sunMah[year][day]);
             mah = Math.max(0, mah - drawMahPerDay - mah * SELF_DISCHARGE_A_DAY);
-            double lockedAway = 1 - coldFactor(climate.meanC().get(date.getMonthValue() - 1));
-            Day day = new Day(date, Math.max(0, 100 * (mah / fullMah - lockedAway)));
-            days.add(day);
-            if (lowest == null || day.percent() < lowest.percent()) {
-                lowest = day;
-            }
-            if (warning == null && day.percent() <= power.warnPercent()) {
-                warning = day;
+            double percent = Math.max(0, 100 * (mah / fullMah - lockedAway[year][day]));
+            lowest = Math.min(lowest, percent);
+            if (percents != null) {
+                percents[n - 1] = percent;
             }
         }
-        return new Outcome(List.copyOf(days), lowest, drawMahPerDay, Optional.ofNullable(warning));
+        return lowest;
     }
 }

@@ -5,23 +5,43 @@ import java.util.List;
 import roofnest.core.lang.Require;
 
 /**
- * The twelve months of a place.
+ * The twelve months of a place, as they are north of the equator: {@link #month} turns them by six in the south.
  *
  * @param meanC mean temperature of each month, °C, January first
+ * @param swingC mean of each day's highest less its lowest temperature, °C
  * @param clearness share of the sunlight above the air that reaches the ground, each month, 0 to 1
  */
-public record Climate(String name, List<Double> meanC, List<Double> clearness) {
-    /** A damp, mild coast of the northern middle latitudes: the default until the firm sets its own. */
+public record Climate(String name, List<Double> meanC, List<Double> swingC, List<Double> clearness) {
+    /** A damp, mild coast of the northern middle latitudes; of {@code climates.csv}. */
     public static final Climate MILD_COAST = new Climate("mild coast",
-            List.of(2.5, 3.0, 5.5, 8.5, 12.0, 15.0, 17.0, 16.8, 14.2, 10.6, 6.4, 3.4),
-            List.of(0.30, 0.35, 0.40, 0.44, 0.46, 0.46, 0.45, 0.44, 0.42, 0.37, 0.31, 0.27));
+            List.of(5.0, 5.0, 7.0, 9.0, 13.0, 16.0, 18.0, 18.0, 15.0, 12.0, 8.0, 6.0),
+            List.of(5.0, 6.0, 7.0, 8.0, 8.0, 8.0, 8.0, 8.0, 7.0, 6.0, 5.0, 5.0),
+            List.of(0.30, 0.34, 0.38, 0.42, 0.44, 0.44, 0.44, 0.43, 0.41, 0.36, 0.31, 0.28));
+
+    /** Air cools with height, °C a kilometre (ICAO standard atmosphere). */
+    private static final double LAPSE_C_A_KM = 6.5;
 
     public Climate {
+        name = Require.text("climate", name, 60);
         meanC = List.copyOf(meanC);
+        swingC = List.copyOf(swingC);
         clearness = List.copyOf(clearness);
         Require.inRange("months of temperature", meanC.size(), 12, 12);
+        Require.inRange("months of daily swing", swingC.size(), 12, 12);
         Require.inRange("months of clearness", clearness.size(), 12, 12);
         meanC.forEach(value -> Require.inRange("temperature in °C", value, -60, 50));
-        clearness.forEach(value -> Require.inRange("clearness", value, 0, 1));
+        swingC.forEach(value -> Require.inRange("daily swing in °C", value, 0, 40));
+        clearness.forEach(value -> Require.inRange("clearness", value, 0.02, 0.95));
+    }
+
+    /** Index into the lists of a month of the calendar at a latitude. */
+    public static int month(int monthOfYear, double latitudeDeg) {
+        return (monthOfYear - 1 + (latitudeDeg < 0 ? 6 : 0)) % 12;
+    }
+
+    /** The same months so much higher over the sea. */
+    public Climate atHeightM(double heightM) {
+        return heightM == 0 ? this
+                : new Climate(name, meanC.stream().map(c -> Math.max(-60, c - LAPSE_C_A_KM * heightM / 1000)).toList(), swingC, clearness);
     }
 }

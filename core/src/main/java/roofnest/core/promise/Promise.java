@@ -126,6 +126,14 @@ public sealed interface Promise {
         }
     }
 
+    /** The lead of a camera on mains brings enough volts to it. */
+    record LeadCarries(PromiseKey key, long cameraId) implements Promise {
+        @Override
+        public Stage stage() {
+            return Stage.MOUNT;
+        }
+    }
+
     /** The pack never falls to its warning level between charge visits of the stated interval. */
     record BatteryLasts(PromiseKey key, long cameraId) implements Promise {
         @Override

@@ -31,6 +31,7 @@ public final class SunTrack {
     private static final int REFERENCE_YEAR = 2026;
 
     private final double latitudeDeg;
+    private Sun[][] path;
     private final double northDeg;
     private final List<Low> low = new ArrayList<>();
     private final Map<Month, Integer> daysLooked = new EnumMap<>(Month.class);
@@ -46,7 +47,7 @@ public final class SunTrack {
 
     /** @param northDeg heading of true north on the plan, degrees */
     public SunTrack(double latitudeDeg, double northDeg) {
-        this.latitudeDeg = Require.inRange("latitude in degrees", latitudeDeg, -66, 66);
+        this.latitudeDeg = Require.inRange("latitude in degrees", latitudeDeg, -90, 90);
         this.northDeg = Require.finite("north in degrees", northDeg);
         for (int day = 1; day <= 365; day += DAY_STEP) {
             LocalDate date = LocalDate.ofYearDay(REFERENCE_YEAR, day);
@@ -58,6 +59,23 @@ public final class SunTrack {
                 }
             }
         }
+    }
+
+    /**
+     * Where the sun stands in the middle of each month, January first, in so many steps from midnight by the sun: found once
+     * and kept.
+     */
+    public synchronized Sun[][] path(int stepsADay) {
+        if (path == null || path[0].length != stepsADay) {
+            path = new Sun[12][stepsADay];
+            for (int month = 0; month < 12; month++) {
+                for (int step = 0; step < stepsADay; step++) {
+                    path[month][step] = at(LocalDate.of(REFERENCE_YEAR, month + 1, 15),
+                            LocalTime.ofSecondOfDay((long) ((step + 0.5) * 86_400 / stepsADay)));
+                }
+            }
+        }
+        return path;
     }
 
     public Sun at(LocalDate date, LocalTime sunTime) {

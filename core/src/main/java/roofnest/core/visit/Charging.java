@@ -34,7 +34,7 @@ public record Charging(Timeline timeline, int chargers) {
     public static Charging plan(List<Pack> packs, int chargers, double chargerMa) {
         List<Task> tasks = packs.stream()
                 .map(pack -> new Task(pack.name(), Task.About.house(Task.Kind.CHARGE), pack.name(), "Charge " + pack.name(),
-                        Math.min(600, minutes(pack, chargerMa)), 0,
+                        minutes(pack, chargerMa), 0,
                         Set.of(), Set.of()))
                 .filter(task -> task.handsOnMinutes() > 0).toList();
         return new Charging(Timeline.shortest(tasks, chargers), chargers);

@@ -45,7 +45,7 @@ public record Task(String id, About about, String row, String what, int handsOnM
     public Task {
         id = Require.text("task", id, 80);
         what = Require.text("what to do", what, 120);
-        Require.inRange("minutes with hands on", handsOnMinutes, 0, 600);
+        Require.inRange("minutes with hands on", handsOnMinutes, 0, 60_000);
         Require.inRange("minutes by itself", handsFreeMinutes, 0, 600);
         after = Set.copyOf(after);
         needs = needs.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(needs));

@@ -52,6 +52,6 @@ class NextChargeTest {
         for (int day = 1; day <= 365; day++) {
             days.add(new BatteryYear.Day(CHARGED.plusDays(day), percent.applyAsDouble(day)));
         }
-        return new BatteryYear.Outcome(days, days.get(364), 100, warnsOn.map(day -> days.get(day - 1)));
+        return new BatteryYear.Outcome(days, days.get(364), 100, warnsOn.map(day -> days.get(day - 1)), 1, 0);
     }
 }

@@ -67,7 +67,7 @@ class HouseLawsTest {
                     List.of(),
                     plan.places().stream().map(p -> new Place(p.id(), p.name(), of(p.at()), p.groundM())).toList(),
                     plan.things().stream().map(t -> new Thing(t.id(), t.name(), t.kind(), of(t.at()), t.heightM())).toList(), List.of(),
-                    List.of());
+                    List.of(), turnDeg > 180 ? turnDeg - 360 : turnDeg);
         }
     }
 
@@ -84,19 +84,23 @@ class HouseLawsTest {
             Finding a = here.promises().get(i).finding();
             Finding b = there.promises().get(i).finding();
             String wording = here.promises().get(i).wording();
-            assertThat(b.measured().orElse(0)).as(wording).isEqualTo(a.measured().orElse(0), within(ROUNDING));
+            // The sun is looked at every quarter of an hour, and behind an edge it goes sooner or later by one look.
+            double rounding = here.promises().get(i).promise() instanceof Promise.BatteryLasts ? 3 : ROUNDING;
+            assertThat(b.measured().orElse(0)).as(wording).isEqualTo(a.measured().orElse(0), within(rounding));
             assertThat(b.measured().isPresent()).as(wording).isEqualTo(a.measured().isPresent());
             // Figures in the words may round to either side; the words may not.
-            assertThat(b.reason().replaceAll("[0-9.−]+", "#")).as(wording).isEqualTo(a.reason().replaceAll("[0-9.−]+", "#"));
-            if (!onAnEdge(a)) {
+            if (rounding == ROUNDING) {
+                assertThat(b.reason().replaceAll("[0-9.−]+", "#")).as(wording).isEqualTo(a.reason().replaceAll("[0-9.−]+", "#"));
+            }
+            if (!onAnEdge(a, rounding)) {
                 assertThat(b.standing()).as(wording).isEqualTo(a.standing());
             }
         }
     }
 
-    private static boolean onAnEdge(Finding finding) {
-        return finding.margin().isPresent() && (Math.abs(finding.margin().getAsDouble()) <= ROUNDING
-                || Math.abs(finding.margin().getAsDouble() - finding.limit().tolerance()) <= ROUNDING);
+    private static boolean onAnEdge(Finding finding, double rounding) {
+        return finding.margin().isPresent() && (Math.abs(finding.margin().getAsDouble()) <= rounding
+                || Math.abs(finding.margin().getAsDouble() - finding.limit().tolerance()) <= rounding);
     }
 
     @Property(tries = 40)

@@ -1,0 +1,98 @@
+package roofnest.core.power;
+
+import java.util.Arrays;
+
+import roofnest.core.lang.Require;
+
+/**
+ * What reaches a panel that leans and is shaded, of what falls on level ground in the open: the sun's part by its path, the
+ * sky's by how much of it the panel sees, and a little thrown up from the ground.
+ * <pre>
+ *   HT = H (1 − d) Rb + H d (1 + cos β)/2 · s + H ρ (1 − cos β)/2,  Rb = Σ lit · cos θ / Σ cos θz
+ * </pre>
+ * H the day's radiation on level ground, d its diffuse share, β the slope, s the share left of the sky, ρ 0.2; the sums run
+ * along the sun's path from rise to set.
+ * Source: Duffie and Beckman, Solar Engineering of Thermal Processes, 4th ed. 2013, eq. 1.6.2, 2.19.1 (isotropic sky).
+ */
+public final class PanelLight {
+    /** The sun's path is looked at so often in a day. */
+    public static final int STEPS_A_DAY = 96;
+    private static final double GROUND = 0.2;
+    /** A low sun on a steep panel is not reckoned with beyond this many times level ground. */
+    private static final double MOST_RATIO = 100;
+
+    private final double slopeRad;
+    private final double skyShare;
+    private final double[] beam = new double[Weather.DAYS];
+    private final double[] levelMj = new double[Weather.DAYS];
+    private final double[] sunset = new double[Weather.DAYS];
+    private final Key key;
+
+    private record Key(double latitudeDeg, double slopeDeg, double headingDeg, double skyShare, int lit) {}
+
+    /**
+     * @param slopeDeg from level, 0 to 90
+     * @param headingDeg that it faces, degrees clockwise from true north
+     * @param lit for each month, January first, and each step of the day from midnight by the sun, whether the sun reaches it
+     * @param skyShare of the sky that it faces which nothing hides, 0 to 1
+     */
+    public PanelLight(double latitudeDeg, double slopeDeg, double headingDeg, boolean[][] lit, double skyShare) {
+        Require.inRange("slope in degrees", slopeDeg, 0, 90);
+        Require.finite("heading in degrees", headingDeg);
+        this.slopeRad = Math.toRadians(slopeDeg);
+        this.skyShare = Require.inRange("share of the sky", skyShare, 0, 1);
+        this.key = new Key(latitudeDeg, slopeDeg, headingDeg, skyShare, Arrays.deepHashCode(lit));
+        for (int day = 0; day < Weather.DAYS; day++) {
+            levelMj[day] = Sunlight.aboveTheAirMjPerM2(latitudeDeg, day + 1, Sunlight.SOLAR_CONSTANT_W_PER_M2);
+            sunset[day] = Sunlight.sunsetRad(latitudeDeg, day + 1);
+            beam[day] = ratio(latitudeDeg, day, Math.toRadians(headingDeg), lit[Math.min(11, (int) (day / (Weather.DAYS / 12.0)))]);
+        }
+    }
+
+    /** A panel in the open. */
+    public static PanelLight open(double latitudeDeg, double slopeDeg, double headingDeg) {
+        boolean[][] lit = new boolean[12][STEPS_A_DAY];
+        for (boolean[] month : lit) {
+            Arrays.fill(month, true);
+        }
+        return new PanelLight(latitudeDeg, slopeDeg, headingDeg, lit, 1);
+    }
+
+    private double ratio(double latitudeDeg, int day, double headingRad, boolean[] lit) {
+        double latitude = Math.toRadians(latitudeDeg);
+        double declination = Sunlight.declinationRad(day + 1);
+        double level = 0;
+        double leaning = 0;
+        for (int step = 0; step < STEPS_A_DAY; step++) {
+            double angle = 2 * Math.PI * ((step + 0.5) / STEPS_A_DAY - 0.5);
+            double up = Math.sin(latitude) * Math.sin(declination) + Math.cos(latitude) * Math.cos(declination) * Math.cos(angle);
+            if (up <= 0) {
+                continue;
+            }
+            double east = -Math.cos(declination) * Math.sin(angle);
+            double north = Math.cos(latitude) * Math.sin(declination) - Math.sin(latitude) * Math.cos(declination) * Math.cos(angle);
+            level += up;
+            double facing = up * Math.cos(slopeRad) + Math.sin(slopeRad) * (east * Math.sin(headingRad) + north * Math.cos(headingRad));
+            leaning += lit[step] ? Math.max(0, facing) : 0;
+        }
+        return level == 0 ? 0 : Math.min(MOST_RATIO, leaning / level);
+    }
+
+    /** Radiation on the panel on a day of so much clearness, MJ/m². @param day of the year, from 0 */
+    public double mjPerM2(int day, double clearness) {
+        double level = levelMj[day] * clearness;
+        double diffuse = Sunlight.diffuseShare(clearness, sunset[day]);
+        return level * (1 - diffuse) * beam[day] + level * diffuse * (1 + Math.cos(slopeRad)) / 2 * skyShare
+                + GROUND * level * (1 - Math.cos(slopeRad)) / 2;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof PanelLight that && key.equals(that.key);
+    }
+
+    @Override
+    public int hashCode() {
+        return key.hashCode();
+    }
+}
