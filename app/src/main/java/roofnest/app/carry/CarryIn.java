@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
@@ -27,6 +28,7 @@ import tools.jackson.databind.json.JsonMapper;
 import roofnest.app.firm.Staff;
 import roofnest.app.models.Models;
 import roofnest.app.records.CameraRepository;
+import roofnest.app.records.ClimateRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.Household;
 import roofnest.app.records.HouseholdRef;
@@ -50,6 +52,7 @@ import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Light;
 import roofnest.core.promise.PromiseKey;
 import roofnest.core.promise.Stage;
+import roofnest.core.power.Climate;
 import roofnest.core.radio.Reading;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
@@ -218,6 +221,7 @@ public class CarryIn {
                     Access.Tie.valueOf(person.tie()), person.leftOn())));
             Map<Long, PromiseKey> written = promises(id, in);
             networks(staff, id, in);
+            climate(id, in.climate());
             each(in.things()).forEach(thing -> books.things().add(id, thing.name(), thing.howMany()));
             if (in.thingsCounted()) {
                 books.things().counted(id);
@@ -300,6 +304,17 @@ public class CarryIn {
         }
     }
 
+    private void climate(long id, HouseholdFile.Climate c) {
+        if (c != null) {
+            if (c.chosen() != null && books.climates().climates().named(c.chosen()).isEmpty()) {
+                throw new IllegalArgumentException("no climate is called “" + c.chosen() + "” here");
+            }
+            books.climates().set(id, new ClimateRepository.Set(Optional.ofNullable(c.chosen()),
+                    c.longitudeDeg() == null ? OptionalDouble.empty() : OptionalDouble.of(c.longitudeDeg()), c.altitudeM(),
+                    c.meanC() == null ? Optional.empty() : Optional.of(new Climate("own", c.meanC(), c.swingC(), c.clearness())), 0));
+        }
+    }
+
     /** A hub has to be joined again: its own password stayed where it was. */
     private void hub(long id, HouseholdFile.Hub hub) {
         models.hub(hub.model());
@@ -312,7 +327,8 @@ public class CarryIn {
         long added = books.cameras().add(id, c.name(), keys.getOrDefault(c.model(), c.model()),
                 new CameraPose(c.xM(), c.yM(), c.heightM(), c.headingDeg(), c.tiltDeg()),
                 new Camera.Settings(c.clipSeconds(), c.coolDownSeconds(), c.cardGb(), c.visitsPerDay(), c.liveMinutes(), c.openSkyShare(),
-                        c.chargeEveryDays()));
+                        c.chargeEveryDays(), c.panelSlopeDeg() == null ? 0 : c.panelSlopeDeg(),
+                        c.panelHeadingDeg() == null ? 0 : c.panelHeadingDeg()));
         books.cameras().carryIn(id, added,
                 new CameraRepository.CarriedIn(each(c.masked()).stream().map(MaskCell::parse).collect(Collectors.toSet()),
                         c.zones() == null ? List.of() : List.of(json.treeToValue(c.zones(), Zone[].class)), c.serial(), c.stickerKept(),

@@ -19,6 +19,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 import roofnest.app.records.CameraRepository;
+import roofnest.app.records.ClimateRepository;
 import roofnest.app.records.Household;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.PictureShelf;
@@ -28,6 +29,7 @@ import roofnest.core.catalogue.DeviceDocument;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.document.CheckedJson;
 import roofnest.core.judge.Proof;
+import roofnest.core.power.Climate;
 import roofnest.core.promise.Promise;
 import roofnest.core.view.MaskCell;
 
@@ -104,7 +106,15 @@ class CarryOut {
                         e.by(), e.closed())).toList(),
                 books.proofs().of(id).stream().filter(p -> carried.stream().anyMatch(c -> c.ref() == p.cameraId())).map(CarryOut::proof)
                         .toList(),
-                pictures);
+                climate(books.climates().of(id)), pictures);
+    }
+
+    private static HouseholdFile.Climate climate(ClimateRepository.Set set) {
+        return set.version() == 0 ? null
+                : new HouseholdFile.Climate(set.chosen().orElse(null),
+                        set.longitudeDeg().isPresent() ? Double.valueOf(set.longitudeDeg().getAsDouble()) : null, set.altitudeM(),
+                        set.own().map(Climate::meanC).orElse(null), set.own().map(Climate::swingC).orElse(null),
+                        set.own().map(Climate::clearness).orElse(null));
     }
 
     private HouseholdFile.Camera camera(CameraRepository.Record record, Map<String, JsonNode> models) {
@@ -119,6 +129,8 @@ class CarryOut {
         return new HouseholdFile.Camera(c.id(), c.name(), key, c.pose().xM(), c.pose().yM(), c.pose().heightM(), c.pose().headingDeg(),
                 c.pose().tiltDeg(), c.masked().stream().sorted().map(MaskCell::toString).toList(), json.valueToTree(c.zones()),
                 s.clipSeconds(), s.coolDownSeconds(), s.cardGb(), s.visitsPerDay(), s.liveMinutes(), s.openSkyShare(), s.chargeEveryDays(),
+                s.panelSlopeDeg(),
+                s.panelHeadingDeg(),
                 record.serial(), record.stickerKept(), record.deviceId(), record.room(), record.joinedAt(), c.ownPassword(),
                 record.mountedAt(), c.lastCharged().orElse(null));
     }

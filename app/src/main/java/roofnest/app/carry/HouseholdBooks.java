@@ -4,6 +4,7 @@ import org.springframework.stereotype.Component;
 
 import roofnest.app.records.AccessRepository;
 import roofnest.app.records.CameraRepository;
+import roofnest.app.records.ClimateRepository;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.HubRepository;
 import roofnest.app.records.LogRepository;
@@ -19,4 +20,5 @@ import roofnest.app.records.RouterRepository;
 @Component
 record HouseholdBooks(HouseholdRepository households, ResidentRepository residents, PromiseRepository promises,
         NetworkRepository networks, RouterRepository routers, OtherThingRepository things, HubRepository hubs, CameraRepository cameras,
-        AccessRepository access, ReadingRepository readings, LogRepository log, ProofRepository proofs) {}
+        AccessRepository access, ReadingRepository readings, LogRepository log, ProofRepository proofs,
+        ClimateRepository climates) {}

@@ -19,7 +19,8 @@ import tools.jackson.databind.JsonNode;
 record HouseholdFile(
         String format, int version, Particulars household, List<Person> people, JsonNode plan, List<Written> promises,
         Map<String, JsonNode> models, List<Network> networks, Router router, List<Thing> things, boolean thingsCounted, List<Hub> hubs,
-        List<Camera> cameras, List<Access> access, List<Reading> readings, List<Entry> log, List<Proved> proofs, List<Picture> pictures) {
+        List<Camera> cameras, List<Access> access, List<Reading> readings, List<Entry> log, List<Proved> proofs, Climate climate,
+        List<Picture> pictures) {
     static final String FORMAT = "roof-nest-household";
     static final int VERSION = 1;
 
@@ -41,7 +42,8 @@ record HouseholdFile(
 
     record Camera(long ref, String name, String model, double xM, double yM, double heightM, double headingDeg, double tiltDeg,
             List<String> masked, JsonNode zones, int clipSeconds, int coolDownSeconds, int cardGb, double visitsPerDay, double liveMinutes,
-            double openSkyShare, int chargeEveryDays, String serial, String stickerKept, String deviceId, String room,
+            double openSkyShare, int chargeEveryDays, Double panelSlopeDeg, Double panelHeadingDeg, String serial, String stickerKept,
+            String deviceId, String room,
             OffsetDateTime joinedAt, boolean ownPassword, OffsetDateTime mountedAt, LocalDate lastChargedOn) {}
 
     record Access(long person, long camera, String role, LocalDate until) {}
@@ -52,6 +54,9 @@ record HouseholdFile(
 
     /** @param promise that was written, by its ref; null for one that every camera brings, named by {@code brought} */
     record Proved(Long promise, String brought, long camera, double measured, String poseMark, OffsetDateTime at, String by) {}
+
+    /** @param chosen name of a class; null for the one that the place has; the lists are null unless the house has figures of its own */
+    record Climate(String chosen, Double longitudeDeg, double altitudeM, List<Double> meanC, List<Double> swingC, List<Double> clearness) {}
 
     record Picture(String file, String shelf, Map<String, String> about) {}
 }

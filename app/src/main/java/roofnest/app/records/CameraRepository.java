@@ -99,9 +99,9 @@ public class CameraRepository implements Archive {
         return jdbc.sql("""
             insert into camera (household_id, name, model_key, x_m, y_m, height_m, heading_deg, tilt_deg,
                                 clip_seconds, cool_down_seconds, card_gb, visits_per_day, live_minutes,
-                                open_sky_share, charge_every_days)
+                                open_sky_share, charge_every_days, panel_slope_deg, panel_heading_deg)
             values (:householdId, :name, :modelKey, :x, :y, :height, :heading, :tilt,
-                    :clip, :coolDown, :card, :visits, :live, :sky, :charge)
+                    :clip, :coolDown, :card, :visits, :live, :sky, :charge, :slope, :faces)
             returning id
             """)
                 .param("householdId", householdId)
@@ -112,6 +112,7 @@ public class CameraRepository implements Archive {
                 .param("clip", settings.clipSeconds()).param("coolDown", settings.coolDownSeconds()).param("card", settings.cardGb())
                 .param("visits", settings.visitsPerDay()).param("live", settings.liveMinutes())
                 .param("sky", settings.openSkyShare()).param("charge", settings.chargeEveryDays())
+                .param("slope", settings.panelSlopeDeg()).param("faces", settings.panelHeadingDeg())
                 .query(Long.class).single();
     }
 
@@ -197,12 +198,14 @@ public class CameraRepository implements Archive {
             update camera
             set clip_seconds = :clip, cool_down_seconds = :coolDown, card_gb = :card, visits_per_day = :visits,
                 live_minutes = :live, open_sky_share = :sky, charge_every_days = :charge,
+                panel_slope_deg = :slope, panel_heading_deg = :faces,
                 last_charged_on = coalesce(:lastCharged, last_charged_on), version = version + 1
             where household_id = :householdId and id = :id and version = :version
             """)
                 .param("clip", settings.clipSeconds()).param("coolDown", settings.coolDownSeconds()).param("card", settings.cardGb())
                 .param("visits", settings.visitsPerDay()).param("live", settings.liveMinutes())
                 .param("sky", settings.openSkyShare()).param("charge", settings.chargeEveryDays())
+                .param("slope", settings.panelSlopeDeg()).param("faces", settings.panelHeadingDeg())
                 .param("lastCharged", lastCharged, Types.DATE)
                 .param("householdId", householdId)
                 .param("id", id)
@@ -429,7 +432,7 @@ public class CameraRepository implements Archive {
         Set<MaskCell> masked = Arrays.stream((String[]) row.getArray("masked").getArray()).map(MaskCell::parse).collect(Collectors.toSet());
         Camera.Settings settings = new Camera.Settings(row.getInt("clip_seconds"), row.getInt("cool_down_seconds"), row.getInt("card_gb"),
                 row.getDouble("visits_per_day"), row.getDouble("live_minutes"), row.getDouble("open_sky_share"),
-                row.getInt("charge_every_days"));
+                row.getInt("charge_every_days"), row.getDouble("panel_slope_deg"), row.getDouble("panel_heading_deg"));
         OffsetDateTime joined = row.getObject("joined_at", OffsetDateTime.class);
         OffsetDateTime mounted = row.getObject("mounted_at", OffsetDateTime.class);
         Camera camera = new Camera(row.getLong("id"), row.getString("name"), models.get(row.getString("model_key")), pose, masked, settings,

@@ -15,7 +15,7 @@ import roofnest.app.watch.Metrics;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.judge.Judgement;
-import roofnest.core.power.Climate;
+import roofnest.core.plan.HousePlan;
 
 /**
  * Gathers everything that a household is judged by, and judges it. What was gathered is kept for as long as the household
@@ -34,6 +34,7 @@ public class JudgedHouseholds {
     private final AccessRepository access;
     private final ProofRepository proofs;
     private final ReadingRepository readings;
+    private final ClimateRepository climates;
     private final Judges judges;
     private final Metrics metrics;
     private final Clock clock;
@@ -42,7 +43,8 @@ public class JudgedHouseholds {
     JudgedHouseholds(
             HouseholdRepository households, ReadPlans plans, CameraRepository cameras, PromiseRepository promises,
             NetworkRepository networks, OtherThingRepository otherThings,
-            AccessRepository access, ProofRepository proofs, ReadingRepository readings, Judges judges, Metrics metrics, Clock clock) {
+            AccessRepository access, ProofRepository proofs, ReadingRepository readings, ClimateRepository climates, Judges judges,
+            Metrics metrics, Clock clock) {
         this.households = households;
         this.plans = plans;
         this.cameras = cameras;
@@ -52,6 +54,7 @@ public class JudgedHouseholds {
         this.access = access;
         this.proofs = proofs;
         this.readings = readings;
+        this.climates = climates;
         this.judges = judges;
         this.metrics = metrics;
         this.clock = clock;
@@ -102,10 +105,12 @@ public class JudgedHouseholds {
     private Gathered gather(Household household) {
         long id = household.id();
         List<CameraRepository.Record> records = cameras.records(id);
+        Optional<HousePlan> plan = households.planDocument(id).map(plans::plan);
         HouseholdFacts facts = new HouseholdFacts(
-                households.planDocument(id).map(plans::plan), records.stream().map(CameraRepository.Record::camera).toList(),
+                plan, records.stream().map(CameraRepository.Record::camera).toList(),
                 promises.of(id),
-                networks.homeNetwork(id), otherThings.count(id), access.of(id), proofs.of(id), Climate.MILD_COAST,
+                networks.homeNetwork(id), otherThings.count(id), access.of(id), proofs.of(id),
+                climates.climate(climates.of(id), plan),
                 LocalDate.now(clock), household.handedOver(), readings.of(id));
         HouseholdJudge judge = judges.of(facts);
         return new Gathered(facts, records, judge, metrics.judging(() -> judge.again(facts)));

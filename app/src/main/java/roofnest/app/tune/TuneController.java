@@ -14,6 +14,7 @@ import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.Changes;
 import roofnest.app.records.CameraRepository;
+import roofnest.app.records.ClimateRepository;
 import roofnest.app.web.Form;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.StaleEdit;
@@ -26,8 +27,10 @@ class TuneController {
     private final Frames frames;
     private final Changes changes;
     private final CameraRepository cameras;
+    private final ClimateRepository climates;
 
-    TuneController(Frames frames, Changes changes, CameraRepository cameras) {
+    TuneController(Frames frames, Changes changes, CameraRepository cameras, ClimateRepository climates) {
+        this.climates = climates;
         this.frames = frames;
         this.changes = changes;
         this.cameras = cameras;
@@ -48,6 +51,14 @@ class TuneController {
                 ? "redirect:" + ref.path() + "/tune?camera=" + cameraId : page(ref, cameraId, model, form);
     }
 
+    @PostMapping("/households/{household}/tune/climate")
+    @Says("The climate is kept, and the batteries reckoned by it.")
+    String climate(HouseholdRef ref, @RequestParam(required = false) Long camera, Form form, Model model) {
+        ClimateRepository.Set set = ClimateView.read(form, climates.climates());
+        return form.save(() -> changes.run(ref, Stage.TUNE, () -> climates.set(ref.id(), set)))
+                ? "redirect:" + ref.path() + "/tune" + (camera == null ? "" : "?camera=" + camera) : page(ref, camera, model, form);
+    }
+
     private static Camera.Settings read(Form form, DeviceModel model) {
         int clip = form.whole("clipSeconds", "a clip length", model.recording().clipMinSeconds(), model.recording().clipMaxSeconds(), "s");
         int coolDown = form.whole("coolDownSeconds", "a cool-down", 0, 3600, "s");
@@ -55,8 +66,10 @@ class TuneController {
         double visits = form.decimal("visitsPerDay", "visits a day", 0, 2000, "a day");
         double live = form.decimal("liveMinutes", "live minutes a day", 0, 1440, "min");
         double sky = model.power().panelW() > 0 ? form.decimal("openSky", "how much open sky the panel has,", 0, 100, "%") / 100 : 0;
+        double slope = model.power().panelW() > 0 ? form.decimal("panelSlope", "how the panel leans,", 0, 90, "°") : 0;
+        double faces = model.power().panelW() > 0 ? form.decimal("panelHeading", "which way the panel faces,", 0, 360, "°") : 0;
         int charge = model.power().onBattery() ? form.whole("chargeEveryDays", "how often it is charged,", 0, 365, "days") : 0;
-        return form.ok() ? new Camera.Settings(clip, coolDown, card, visits, live, sky, charge) : Camera.Settings.DEFAULT;
+        return form.ok() ? new Camera.Settings(clip, coolDown, card, visits, live, sky, charge, slope, faces) : Camera.Settings.DEFAULT;
     }
 
     private String page(HouseholdRef ref, Long cameraId, Model model, Form form) {
@@ -64,6 +77,7 @@ class TuneController {
         List<CameraRepository.Record> all = frame.cameras();
         model.addAttribute("form", form);
         model.addAttribute("cameras", all);
+        model.addAttribute("climate", ClimateView.of(climates.of(ref.id()), frame.facts(), climates.climates()));
         all.stream().filter(record -> cameraId == null || record.id() == cameraId).findFirst()
                 .ifPresent(record -> model.addAttribute("tune", TuneView.of(frame, record, frame.judge())));
         return "tune";

@@ -11,6 +11,7 @@ import roofnest.app.records.CameraRepository;
 import roofnest.core.footage.Retention;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdJudge;
+import roofnest.core.judge.PanelAdvice;
 import roofnest.core.lang.Numbers;
 import roofnest.core.power.BatteryYear;
 import roofnest.core.promise.Unit;
@@ -24,8 +25,10 @@ record TuneView(CameraRepository.Record record, List<Figure> figures, Optional<Y
      * The year's charge as a line, on a field of {@link #WIDTH} × {@link #HEIGHT}.
      *
      * @param warnY where the model warns
+     * @param said which year it is
      */
-    record Year(String line, String area, double warnY, String warn, List<Tick> months, List<Month> lows, double lowestX, double lowestY,
+    record Year(String line, String area, double warnY, String warn, String said, List<Tick> months, List<Month> lows, double lowestX,
+            double lowestY,
             String lowest) {
         static final double WIDTH = 720;
         static final double HEIGHT = 220;
@@ -55,8 +58,19 @@ record TuneView(CameraRepository.Record record, List<Figure> figures, Optional<Y
             figures.add(new Figure("uses a day", Numbers.fixed(outcome.drawMahPerDay(), 0) + " mAh",
                     "standby, clips, live view and light, of a " + Numbers.fixed(camera.model().power().capacityMah(), 0) + " mAh pack"));
             year = Optional.of(year(outcome, camera));
+            judge.panelAdvice(frame.facts(), camera).ifPresent(advice -> figures.add(advised(advice, outcome)));
         }
         return new TuneView(record, figures, year);
+    }
+
+    private static Figure advised(PanelAdvice advice, BatteryYear.Outcome now) {
+        String best = advice.slopeDeg() == 0 ? "lying level"
+                : "leaning " + Numbers.fixed(advice.slopeDeg(), 0) + "°, facing " + Numbers.fixed(advice.headingDeg(), 0) + "° of the plan";
+        String elsewhere = advice.elsewhere().map(place -> "; " + Numbers.fixed(place.leadM(), 0) + " m of lead " + place.way()
+                + " would make it " + Unit.PERCENT.format(place.lowestPercent()))
+                .orElse("; no place within 3 m of lead is worth the cable");
+        return new Figure("panel does best", best, "lowest in the bad year " + Unit.PERCENT.format(advice.lowestPercent()) + ", now "
+                + Unit.PERCENT.format(now.lowest().percent()) + elsewhere);
     }
 
     private static Year year(BatteryYear.Outcome outcome, Camera camera) {
@@ -80,7 +94,10 @@ record TuneView(CameraRepository.Record record, List<Figure> figures, Optional<Y
                 day.date().getMonth().getDisplayName(TextStyle.SHORT, Locale.ENGLISH), Unit.PERCENT.format(day.percent()),
                 day.percent() < warn ? "broken" : day.percent() < warn + 10 ? "thin" : "kept")).toList();
         return new Year(line.toString(), line + "L" + Year.WIDTH + " " + Year.HEIGHT + "L0 " + Year.HEIGHT + "Z", y(warn),
-                "warns at " + Unit.PERCENT.format(warn), months, lows, lowestX, y(outcome.lowest().percent()),
+                "warns at " + Unit.PERCENT.format(warn), "The bad one of " + outcome.years() + " years of this climate’s weather: one in "
+                        + BatteryYear.ONE_IN + " is as bad. In the one in the middle the lowest is "
+                        + Unit.PERCENT.format(outcome.middleLowestPercent()) + ". Frost at night, snaps and grey weeks are in it.",
+                months, lows, lowestX, y(outcome.lowest().percent()),
                 Unit.PERCENT.format(outcome.lowest().percent()) + " on " + outcome.lowest().date().getDayOfMonth() + " "
                         + outcome.lowest().date().getMonth().getDisplayName(TextStyle.SHORT, Locale.ENGLISH));
     }

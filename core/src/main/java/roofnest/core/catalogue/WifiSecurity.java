@@ -14,6 +14,9 @@ public enum WifiSecurity implements Worded {
     WPA2_WPA3("WPA2 and WPA3 mixed"),
     @JsonProperty("wpa3")
     WPA3("WPA3 only"),
+    /** Enhanced open: enciphered, and yet nobody is asked for a password (RFC 8110). */
+    @JsonProperty("owe")
+    OWE("open but enciphered (OWE)"),
     @JsonProperty("enterprise")
     ENTERPRISE("enterprise log-in");
 
@@ -21,6 +24,11 @@ public enum WifiSecurity implements Worded {
 
     WifiSecurity(String words) {
         this.words = words;
+    }
+
+    /** Whether whoever joins has to know a password. */
+    public boolean asksPassword() {
+        return this != OPEN && this != OWE;
     }
 
     @Override

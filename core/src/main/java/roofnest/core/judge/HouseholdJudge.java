@@ -100,6 +100,14 @@ public final class HouseholdJudge {
         return years.of(facts, camera, link(facts, camera), camera.settings().chargeEveryDays());
     }
 
+    /** How a camera's panel had best lean and face, and whether a little more lead would bring it into more sun. */
+    public Optional<PanelAdvice> panelAdvice(HouseholdFacts facts, Camera camera) {
+        Optional<LinkBudget> link = link(facts, camera);
+        return camera.model().power().panelW() == 0 || house.isEmpty() ? Optional.empty()
+                : Optional.of(PanelAdvice.of(camera,
+                        tried -> years.of(facts, tried, link, tried.settings().chargeEveryDays()).lowest().percent()));
+    }
+
     public Optional<LinkBudget> link(HouseholdFacts facts, Camera camera) {
         return hearing(facts).link(camera);
     }

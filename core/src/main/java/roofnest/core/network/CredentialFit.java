@@ -28,7 +28,7 @@ public final class CredentialFit {
         List<FitIssue> issues = new ArrayList<>();
         CredentialRule rule = model.credentials();
         text(issues, FitIssue.Field.NAME, "The name", network.name(), rule.nameCharacters(), rule.nameMaxBytes(), model);
-        if (network.security() != WifiSecurity.OPEN) {
+        if (network.security().asksPassword()) {
             text(issues, FitIssue.Field.PASSWORD, "The password", network.password(), rule.passwordCharacters(), rule.passwordMaxBytes(),
                     model);
             if (bytes(network.password()) < CredentialRule.PASSWORD_MIN_BYTES) {
@@ -76,9 +76,11 @@ public final class CredentialFit {
                     "Switch the 2.4 GHz band on, or give it a name of its own"));
         } else if (!radio.bands().containsAll(network.bands())) {
             issues.add(new FitIssue(FitIssue.Field.BAND, false,
-                    "One name serves both bands and " + model.fullName() + " knows " + words(radio)
-                            + " only: a phone on 5 GHz may not find it.",
-                    "Switch 5 GHz off while pairing, or split the names"));
+                    "One name serves " + (network.bands().size() > 2 ? "three bands" : "both bands") + " and " + model.fullName()
+                            + " knows "
+                            + words(radio) + " only: a phone on "
+                            + (radio.bands().contains(Band.GHZ_5) ? "6 GHz" : "5 GHz") + " may not find it.",
+                    "Switch " + (radio.bands().contains(Band.GHZ_5) ? "6 GHz" : "5 GHz") + " off while pairing, or split the names"));
         }
         if (!radio.security().contains(network.security())) {
             boolean tooNew = network.security() == WifiSecurity.WPA3;

@@ -94,7 +94,7 @@ public record FitMatrix(List<HomeNetwork> networks, List<Row> rows) {
                 + (rejoin ? SafeCredentials.minutesAt(otherThings) : 0);
         return new Plan(made, result, minutes, rejoin ? otherThings : 0,
                 devices.stream().filter(device -> Cell.of(result, device.model()).verdict() != Verdict.JOINS).toList(),
-                network.password().isEmpty() && result.security() != WifiSecurity.OPEN);
+                network.password().isEmpty() && result.security().asksPassword());
     }
 
     /** The cheapest set that lets every device simply join; empty when none does. An empty set when nothing needs doing. */

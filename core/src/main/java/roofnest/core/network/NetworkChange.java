@@ -63,7 +63,7 @@ public enum NetworkChange {
             case SWITCH_ON_24 -> !network.bands().contains(Band.GHZ_2_4);
             case MIXED_SECURITY -> network.security() == WifiSecurity.WPA3;
             case OLDER_SECURITY -> network.security() == WifiSecurity.WPA2_WPA3 || network.security() == WifiSecurity.WPA3;
-            case SET_WPA2 -> network.security() == WifiSecurity.OPEN || network.security() == WifiSecurity.ENTERPRISE;
+            case SET_WPA2 -> !network.security().asksPassword() || network.security() == WifiSecurity.ENTERPRISE;
             case ANNOUNCE -> network.hidden();
             case REACH_ONE_ANOTHER -> network.isolated();
             case CAMERA_NETWORK -> routerMakesNames;

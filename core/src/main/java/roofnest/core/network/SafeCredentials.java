@@ -32,7 +32,7 @@ public record SafeCredentials(String name, String password) {
         if (name.isEmpty()) {
             name = "home";
         }
-        if (network.security() == WifiSecurity.OPEN) {
+        if (!network.security().asksPassword()) {
             return new SafeCredentials(name, "");
         }
         String password = fit(network.password(), passwordFits, passwordMax);

@@ -21,15 +21,25 @@ import roofnest.core.catalogue.WifiSecurity;
 public final class WifiCode {
     private WifiCode() {}
 
-    /** Backslash, semicolon, comma, colon and double quote are escaped by a backslash. */
+    /** Whether a network is joined by a code: not one where everybody logs in by name. */
+    public static boolean has(HomeNetwork network) {
+        return network.security() != WifiSecurity.ENTERPRISE;
+    }
+
+    /**
+     * Backslash, semicolon, comma, colon and double quote are escaped by a backslash.
+     *
+     * @throws IllegalArgumentException for a network that {@link #has} no code
+     */
     public static String text(HomeNetwork network) {
         String kind = switch (network.security()) {
-            case OPEN -> "nopass";
+            case OPEN, OWE -> "nopass";
             case WPA3 -> "SAE";
-            case WPA2, WPA2_WPA3, ENTERPRISE -> "WPA";
+            case WPA2, WPA2_WPA3 -> "WPA";
+            case ENTERPRISE -> throw new IllegalArgumentException("an enterprise network is not joined by a code");
         };
         return "WIFI:T:" + kind + ";S:" + escaped(network.name()) + ";"
-                + (network.security() == WifiSecurity.OPEN ? "" : "P:" + escaped(network.password()) + ";")
+                + (!network.security().asksPassword() ? "" : "P:" + escaped(network.password()) + ";")
                 + (network.hidden() ? "H:true;" : "") + ";";
     }
 

@@ -18,6 +18,18 @@ public final class PanelLight {
     /** The sun's path is looked at so often in a day. */
     public static final int STEPS_A_DAY = 96;
     private static final double GROUND = 0.2;
+    /** Of the hour angle at each step, noon in the middle. */
+    private static final double[] COS = new double[STEPS_A_DAY];
+    private static final double[] SIN = new double[STEPS_A_DAY];
+
+    static {
+        for (int step = 0; step < STEPS_A_DAY; step++) {
+            double angle = 2 * Math.PI * ((step + 0.5) / STEPS_A_DAY - 0.5);
+            COS[step] = Math.cos(angle);
+            SIN[step] = Math.sin(angle);
+        }
+    }
+
     /** A low sun on a steep panel is not reckoned with beyond this many times level ground. */
     private static final double MOST_RATIO = 100;
 
@@ -63,16 +75,20 @@ public final class PanelLight {
         double declination = Sunlight.declinationRad(day + 1);
         double level = 0;
         double leaning = 0;
+        double high = Math.sin(latitude) * Math.sin(declination);
+        double swing = Math.cos(latitude) * Math.cos(declination);
+        double pole = Math.cos(latitude) * Math.sin(declination);
+        double turn = Math.sin(latitude) * Math.cos(declination);
+        double upward = Math.cos(slopeRad);
+        double eastward = Math.sin(slopeRad) * Math.sin(headingRad);
+        double northward = Math.sin(slopeRad) * Math.cos(headingRad);
         for (int step = 0; step < STEPS_A_DAY; step++) {
-            double angle = 2 * Math.PI * ((step + 0.5) / STEPS_A_DAY - 0.5);
-            double up = Math.sin(latitude) * Math.sin(declination) + Math.cos(latitude) * Math.cos(declination) * Math.cos(angle);
+            double up = high + swing * COS[step];
             if (up <= 0) {
                 continue;
             }
-            double east = -Math.cos(declination) * Math.sin(angle);
-            double north = Math.cos(latitude) * Math.sin(declination) - Math.sin(latitude) * Math.cos(declination) * Math.cos(angle);
             level += up;
-            double facing = up * Math.cos(slopeRad) + Math.sin(slopeRad) * (east * Math.sin(headingRad) + north * Math.cos(headingRad));
+            double facing = up * upward - Math.cos(declination) * SIN[step] * eastward + (pole - turn * COS[step]) * northward;
             leaning += lit[step] ? Math.max(0, facing) : 0;
         }
         return level == 0 ? 0 : Math.min(MOST_RATIO, leaning / level);

@@ -26,6 +26,9 @@ public record ChannelAdvice(OptionalInt own, int best, double gainDb, List<Score
     /** −174 + 10 log10(20 MHz) + 7 dB noise figure. */
     private static final double NOISE_DBM = -94;
     private static final int WIDTH_MHZ = 20;
+    private static final int FIRST_SIX = 5;
+    private static final int LAST_SIX = 229;
+    private static final int SIX_STEP = 16;
 
     /**
      * @param othersDbm what others put into the channel, noise included
@@ -93,7 +96,8 @@ public record ChannelAdvice(OptionalInt own, int best, double gainDb, List<Score
 
     /** Share of one 20 MHz channel that lies under another, moved by some MHz. */
     private static double overlap(int one, int other, int movedMhz) {
-        return Math.max(0, 1 - Math.abs(Channels.centreMhz(one) - Channels.centreMhz(other) - movedMhz) / (double) WIDTH_MHZ);
+        return Math.max(0, 1 - Math.abs(Channels.centreMhz(one, Band.GHZ_2_4) - Channels.centreMhz(other, Band.GHZ_2_4) - movedMhz)
+                / (double) WIDTH_MHZ);
     }
 
     public boolean change() {
@@ -114,9 +118,29 @@ public record ChannelAdvice(OptionalInt own, int best, double gainDb, List<Score
                         + " dB, not worth a change under " + Numbers.fixed(WORTH_DB, 0) + " dB.";
     }
 
+    /**
+     * For a camera that knows the band of 6 GHz: which of the channels on which things there look for networks first is
+     * quietest. They lie 80 MHz apart, so that no two of them overlap (IEEE 802.11ax, preferred scanning channels).
+     *
+     * @return in a sentence
+     */
+    public static String sixGhz(List<HeardNetwork> heard, String ownName) {
+        List<HeardNetwork> others
+                = heard.stream().filter(network -> network.band() == Band.GHZ_6 && !network.name().equals(ownName)).toList();
+        boolean own = heard.stream().anyMatch(network -> network.band() == Band.GHZ_6 && network.name().equals(ownName));
+        int best = IntStream.iterate(FIRST_SIX, channel -> channel <= LAST_SIX, channel -> channel + SIX_STEP).boxed()
+                .min(Comparator.comparingDouble((Integer channel) -> others.stream().filter(other -> other.channel() == channel)
+                        .mapToDouble(other -> Math.pow(10, other.rssiDbm() / 10)).sum()).thenComparingInt(channel -> channel))
+                .orElseThrow();
+        return (others.isEmpty() ? "No other network was heard at 6 GHz" : others.size() == 1 ? "One other network was heard at 6 GHz"
+                : others.size() + " other networks were heard at 6 GHz") + "; the quietest first-looked-for channel there is " + best + "."
+                + (own ? "" : " The house's own name was not heard there.");
+    }
+
     /** How busy neighbours keep a channel, where a radio there said so. */
     public static OptionalDouble neighbourLoad(List<HeardNetwork> heard, int channel) {
-        return heard.stream().filter(network -> network.channel() == channel).map(HeardNetwork::utilisation).flatMap(Optional::stream)
+        return heard.stream().filter(network -> network.band() == Band.GHZ_2_4 && network.channel() == channel)
+                .map(HeardNetwork::utilisation).flatMap(Optional::stream)
                 .mapToDouble(Double::doubleValue).max();
     }
 }

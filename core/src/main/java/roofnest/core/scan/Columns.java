@@ -1,41 +1,36 @@
 package roofnest.core.scan;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 
+import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
 
 /** What stands in which column of a table of networks. */
-record Columns(List<Role> roles) {
-    enum Role { NAME, BSSID, SIGNAL, CHANNEL, FREQUENCY, SECURITY, OTHER }
+public record Columns(List<Role> roles) {
+    /** What a column of a scan may hold. */
+    public enum Role {
+        NAME("name"), BSSID("address of the radio"), SIGNAL("signal"), CHANNEL("channel"), FREQUENCY("frequency"), BAND("band"),
+        SECURITY("security"), OTHER("nothing needed");
 
-    static Columns headed(List<String> heading) {
-        List<Role> roles = new ArrayList<>();
-        for (String word : heading) {
-            Role role = role(word.strip().toLowerCase(Locale.ROOT));
-            roles.add(roles.contains(role) ? Role.OTHER : role);
+        private final String words;
+
+        Role(String words) {
+            this.words = words;
         }
-        return new Columns(roles);
+
+        public String words() {
+            return words;
+        }
     }
 
-    private static Role role(String word) {
-        return switch (word.replaceAll("[^a-z0-9 ]", " ").strip().replaceAll(" .*", "")) {
-            case "ssid", "name", "network", "essid" -> Role.NAME;
-            case "bssid", "mac", "address" -> Role.BSSID;
-            case "signal", "rssi", "level", "quality", "dbm" -> Role.SIGNAL;
-            case "chan", "channel", "ch" -> Role.CHANNEL;
-            case "freq", "frequency", "mhz" -> Role.FREQUENCY;
-            case "security", "encryption", "auth", "authentication" -> Role.SECURITY;
-            default -> Role.OTHER;
-        };
+    public Columns {
+        roles = List.copyOf(roles);
     }
 
     /** Whether rows can be placed: a signal, and a channel or a frequency. */
-    boolean suffice() {
+    public boolean suffice() {
         return roles.contains(Role.SIGNAL) && (roles.contains(Role.CHANNEL) || roles.contains(Role.FREQUENCY));
     }
 
@@ -46,7 +41,7 @@ record Columns(List<Role> roles) {
     /** Empty when the row lacks a signal or a channel. */
     Optional<HeardNetwork> network(List<String> cells) {
         OptionalDouble dbm = Values.dbm(cell(cells, Role.SIGNAL));
-        OptionalInt channel = channel(cells);
+        Optional<Channels.Channel> channel = channel(cells);
         if (cells.size() != roles.size() || dbm.isEmpty() || channel.isEmpty()) {
             return Optional.empty();
         }
@@ -57,19 +52,24 @@ record Columns(List<Role> roles) {
         String name = cell(cells, Role.NAME);
         Optional<WifiSecurity> security = of(Role.SECURITY) < 0 ? Optional.empty() : Values.security(cell(cells, Role.SECURITY));
         return Optional.of(
-                new HeardNetwork(name.equals("--") ? "" : Values.unescaped(name), Values.mac(mac), dbm.getAsDouble(), channel.getAsInt(),
-                        Channels.band(channel.getAsInt()), HeardNetwork.Second.NONE, security, Optional.empty()));
+                new HeardNetwork(name.equals("--") ? "" : Values.unescaped(name), Values.mac(mac), dbm.getAsDouble(),
+                        channel.get().number(),
+                        channel.get().band(), HeardNetwork.Second.NONE, security, Optional.empty()));
     }
 
-    private OptionalInt channel(List<String> cells) {
-        OptionalDouble frequency = Values.number(cell(cells, Role.FREQUENCY));
-        if (frequency.isPresent()) {
-            double given = frequency.getAsDouble();
-            return Channels.ofMhz(given < 10 ? given * 1000 : given);
+    private Optional<Channels.Channel> channel(List<String> cells) {
+        Optional<Channels.Channel> placed = Values.frequency(cell(cells, Role.FREQUENCY));
+        if (placed.isPresent()) {
+            return placed;
         }
-        OptionalDouble channel = Values.number(cell(cells, Role.CHANNEL));
-        return channel.isPresent() && Channels.exists((int) channel.getAsDouble()) ? OptionalInt.of((int) channel.getAsDouble())
-                : OptionalInt.empty();
+        OptionalDouble number = Values.number(cell(cells, Role.CHANNEL));
+        if (number.isEmpty() || number.getAsDouble() != Math.rint(number.getAsDouble())) {
+            return Optional.empty();
+        }
+        int channel = (int) number.getAsDouble();
+        Optional<Band> band = Values.band(cell(cells, Role.BAND));
+        return band.isPresent() ? band.filter(of -> Channels.exists(channel, of)).map(of -> new Channels.Channel(of, channel))
+                : Channels.of(channel);
     }
 
     private String cell(List<String> cells, Role role) {

@@ -23,7 +23,7 @@ public record HeardNetwork(
 
     public HeardNetwork {
         Require.inRange("signal in dBm", rssiDbm, -130, 10);
-        Require.inRange("channel", channel, 1, 196);
+        Require.inRange("channel", channel, 1, 233);
         utilisation.ifPresent(share -> Require.inRange("utilisation", share, 0, 1));
     }
 

@@ -3,7 +3,6 @@ package roofnest.core.scan;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -14,7 +13,7 @@ final class IwReader implements ScanReader {
     private static final Pattern HEAD = Pattern.compile("^BSS (" + Values.MAC.pattern() + ")(\\(on .*| -- .*|$)");
     private static final Pattern DETAIL = Pattern.compile("^\\s+(\\*\\s*)?([^:]{1,60}):(.*)$");
     /** Lists that run on, and flags without a value. */
-    private static final Pattern MORE = Pattern.compile("^\\s+(\\*\\s*\\S.*|[\\w .,/()+-]+)$");
+    private static final Pattern MORE = Pattern.compile("^(\\s+\\*\\s*\\S.*|\\s{2,}[\\w .,/()+-]+)$");
 
     @Override
     public Scan.Source source() {
@@ -32,7 +31,7 @@ final class IwReader implements ScanReader {
         private final String bssid;
         private String name = "";
         private OptionalDouble dbm = OptionalDouble.empty();
-        private OptionalInt channel = OptionalInt.empty();
+        private Optional<Channels.Channel> channel = Optional.empty();
         private HeardNetwork.Second second = HeardNetwork.Second.NONE;
         private final StringBuilder security = new StringBuilder();
         private boolean privacy;
@@ -104,8 +103,8 @@ final class IwReader implements ScanReader {
     private static void channel(Block block, String value) {
         Values.number(value).ifPresent(number -> {
             int channel = (int) number;
-            if (block.channel.isEmpty() && Channels.exists(channel)) {
-                block.channel = OptionalInt.of(channel);
+            if (block.channel.isEmpty()) {
+                block.channel = Channels.of(channel);
             }
         });
     }
@@ -125,10 +124,10 @@ final class IwReader implements ScanReader {
             findings.notUnderstood(block.line);
             return;
         }
-        int channel = block.channel.getAsInt();
+        Channels.Channel channel = block.channel.get();
         Optional<WifiSecurity> security
                 = block.security.isEmpty() && block.privacy ? Optional.empty() : Values.security(block.security.toString());
-        findings.heard(new HeardNetwork(block.name, block.bssid, block.dbm.getAsDouble(), channel, Channels.band(channel), block.second,
+        findings.heard(new HeardNetwork(block.name, block.bssid, block.dbm.getAsDouble(), channel.number(), channel.band(), block.second,
                 security, block.utilisation));
     }
 }

@@ -1,12 +1,12 @@
 package roofnest.core.scan;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
+import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
 
 /**
@@ -20,6 +20,8 @@ final class NetshReader implements ScanReader {
     private static final Pattern PERCENT = Pattern.compile("^\\d{1,3}\\s?%$");
     private static final Pattern BARE = Pattern.compile("^\\d{1,3}$");
     private static final int PREAMBLE_LINES = 4;
+    /** Under a name: its kind, how one logs in, how it is enciphered, in whatever language. */
+    private static final int AUTHENTICATION_LINE = 2;
 
     @Override
     public Scan.Source source() {
@@ -36,10 +38,17 @@ final class NetshReader implements ScanReader {
         private final String bssid;
         private OptionalDouble dbm = OptionalDouble.empty();
         private int channel;
+        private Optional<Band> band = Optional.empty();
 
         private Radio(int line, String bssid) {
             this.line = line;
             this.bssid = bssid;
+        }
+
+        /** By the band that a line of its own names, where there is one. */
+        private Optional<Channels.Channel> placed(int number) {
+            return band.isPresent() ? band.filter(of -> Channels.exists(number, of)).map(of -> new Channels.Channel(of, number))
+                    : Channels.of(number);
         }
     }
 
@@ -49,6 +58,7 @@ final class NetshReader implements ScanReader {
         Optional<WifiSecurity> security = Optional.empty();
         Radio radio = null;
         int preamble = 0;
+        int details = 0;
         for (int i = 0; i < lines.size(); i++) {
             String line = lines.get(i);
             Matcher ssid = SSID.matcher(line);
@@ -59,6 +69,7 @@ final class NetshReader implements ScanReader {
                 radio = null;
                 name = ssid.group(1).strip();
                 security = Optional.empty();
+                details = 0;
                 findings.read(i);
             } else if (name == null) {
                 if (!line.isBlank() && preamble++ < PREAMBLE_LINES) {
@@ -70,14 +81,18 @@ final class NetshReader implements ScanReader {
                 findings.read(i);
             } else if (detail.matches()) {
                 String value = detail.group(2);
-                if (radio == null && value.toUpperCase(Locale.ROOT).contains("WPA")) {
+                details += radio == null ? 1 : 0;
+                if (radio == null && details == AUTHENTICATION_LINE) {
                     security = Values.security(value);
+                    findings.read(i);
+                } else if (radio != null && radio.band.isEmpty() && Values.band(value).isPresent()) {
+                    radio.band = Values.band(value);
                     findings.read(i);
                 } else if (radio != null && radio.dbm.isEmpty() && PERCENT.matcher(value).matches()) {
                     radio.dbm = Values.dbm(value);
                     findings.read(i);
                 } else if (radio != null && radio.dbm.isPresent() && radio.channel == 0 && BARE.matcher(value).matches()
-                        && Channels.exists(Integer.parseInt(value))) {
+                        && radio.placed(Integer.parseInt(value)).isPresent()) {
                     radio.channel = Integer.parseInt(value);
                     findings.read(i);
                 } else {
@@ -96,7 +111,8 @@ final class NetshReader implements ScanReader {
             findings.notUnderstood(radio.line);
             return;
         }
-        findings.heard(new HeardNetwork(name, radio.bssid, radio.dbm.getAsDouble(), radio.channel, Channels.band(radio.channel),
+        Channels.Channel placed = radio.placed(radio.channel).orElseThrow();
+        findings.heard(new HeardNetwork(name, radio.bssid, radio.dbm.getAsDouble(), placed.number(), placed.band(),
                 HeardNetwork.Second.NONE, security, Optional.empty()));
     }
 }

@@ -27,8 +27,22 @@ final class NmcliTableReader implements ScanReader {
         return HEADING.matcher(line).matches() && heading(line).suffice();
     }
 
+    /** The program's own words, which are the same everywhere. */
     private static Columns heading(String line) {
-        return Columns.headed(GAP.splitAsStream(line.strip()).toList());
+        List<Columns.Role> roles = new ArrayList<>();
+        for (String word : GAP.split(line.strip())) {
+            Columns.Role role = switch (word) {
+                case "SSID" -> Columns.Role.NAME;
+                case "BSSID" -> Columns.Role.BSSID;
+                case "SIGNAL" -> Columns.Role.SIGNAL;
+                case "CHAN" -> Columns.Role.CHANNEL;
+                case "FREQ" -> Columns.Role.FREQUENCY;
+                case "SECURITY" -> Columns.Role.SECURITY;
+                default -> Columns.Role.OTHER;
+            };
+            roles.add(roles.contains(role) ? Columns.Role.OTHER : role);
+        }
+        return new Columns(roles);
     }
 
     @Override

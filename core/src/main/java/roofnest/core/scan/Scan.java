@@ -14,8 +14,10 @@ import roofnest.core.catalogue.WifiSecurity;
  * and not needed, or it was not understood.
  *
  * @param unread lines that were not understood, as they stood
+ * @param question what has to be said before the table can be read; empty when nothing has
  */
-public record Scan(Source source, List<HeardNetwork> heard, List<Unread> unread, int linesRead, int linesPassedOver) {
+public record Scan(Source source, List<HeardNetwork> heard, List<Unread> unread, int linesRead, int linesPassedOver,
+        Optional<Question> question) {
     public enum Source {
         IW("iw"), NMCLI_TABLE("nmcli, table"), NMCLI_TERSE("nmcli, terse"), NETSH("netsh"), CSV("CSV"), UNKNOWN("no scanner that is known");
 
@@ -29,6 +31,17 @@ public record Scan(Source source, List<HeardNetwork> heard, List<Unread> unread,
             return words;
         }
     }
+
+    /**
+     * Two columns could be the same thing and their values do not tell.
+     *
+     * @param shape of the table, by which the answer is remembered
+     * @param heading as it stands, or empty
+     * @param rows the first few
+     * @param told what is clear already
+     * @param open for each column what it may be; empty where that is clear
+     */
+    public record Question(String shape, List<String> heading, List<List<String>> rows, Columns told, List<Set<Columns.Role>> open) {}
 
     /** @param line counted from 1 */
     public record Unread(int line, String text) {}

@@ -1,6 +1,8 @@
 package roofnest.core.scan;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * Reads the text of command-line Wi-Fi scanners as far as it goes: {@code iw dev … scan}, {@code nmcli … dev wifi} in
@@ -17,14 +19,23 @@ public final class ScanText {
 
     private ScanText() {}
 
-    /** @throws IllegalArgumentException if the text is longer than {@link #MOST_CHARACTERS} */
+    /** Reads a text of whose columns nobody has said anything. */
     public static Scan read(String text) {
+        return read(text, shape -> Optional.empty());
+    }
+
+    /**
+     * @param remembered what somebody said of tables of a shape
+     * @throws IllegalArgumentException if the text is longer than {@link #MOST_CHARACTERS}
+     */
+    public static Scan read(String text, Function<String, Optional<Columns>> remembered) {
         if (text.length() > MOST_CHARACTERS) {
             throw new IllegalArgumentException("a scan has at most " + MOST_CHARACTERS + " characters; this has " + text.length());
         }
-        List<String> lines = text.lines().toList();
+        // A byte order mark is no part of the first line.
+        List<String> lines = (text.startsWith("\uFEFF") ? text.substring(1) : text).lines().toList();
         ScanReader reader = READERS.stream().filter(each -> each.knows(lines)).findFirst().orElse(null);
-        Findings findings = new Findings(lines);
+        Findings findings = new Findings(lines, remembered);
         if (reader == null) {
             return findings.scan(Scan.Source.UNKNOWN);
         }

@@ -7,15 +7,28 @@ import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
+import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
 
 /** The values that scanners print, whatever the layout about them. */
 final class Values {
     static final Pattern MAC = Pattern.compile("(?i)[0-9a-f]{2}([:-][0-9a-f]{2}){5}");
     private static final Pattern NUMBER = Pattern.compile("[-\u2212]?\\d{1,6}(?:[.,]\\d{1,6})?");
+    private static final Pattern FREQUENCY
+            = Pattern.compile("(\\d{4}(?:[.,]\\d+)?|\\d[.,]\\d{2,4})(?: ?[MG]Hz)?", Pattern.CASE_INSENSITIVE);
+    private static final Pattern BAND = Pattern.compile("(2[.,]4|5|6)(?: ?G(?:Hz)?)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern SECURITY
+            = Pattern.compile("(?iu)(\\[?(--|wpa[123]?|wep|802\\.1x|owe|sae|psk|eap|open|none|enterprise|personal|"
+                    + "tkip|ccmp|aes|ess|wps|offen|ouvert|abierta|aperta|aberta|\\u00f6ppen|otwarte|avoin)\\]?[ /+,_-]*)+");
+    /** How scanners say that a network asks for nothing. */
+    private static final Set<String> OPEN_WORDS
+            = Set.of("OPEN", "NONE", "[ESS]", "OFFEN", "OUVERT", "OUVERTE", "ABIERTA", "ABIERTO", "APERTA", "APERTO", "ABERTA",
+                    "\u00d6PPEN",
+                    "OTWARTE", "AVOIN", "\u00c5BEN", "\u00c5PEN");
     private static final Pattern ESCAPE = Pattern.compile("\\\\x([0-9a-fA-F]{2})");
 
     private Values() {}
@@ -51,6 +64,38 @@ final class Values {
         return value <= 100 ? OptionalDouble.of(dbmOfPercent(value)) : OptionalDouble.empty();
     }
 
+    /** A signal in dBm as a radio can hear one: −100 to −10, with its sign. */
+    static boolean isDbm(String text) {
+        OptionalDouble number = text.matches("[-\u2212]\\d{1,3}([.,]\\d+)?( ?dBm)?") ? number(text) : OptionalDouble.empty();
+        return number.isPresent() && number.getAsDouble() >= -100 && number.getAsDouble() <= -10;
+    }
+
+    static boolean isPercent(String text) {
+        return text.matches("\\d{1,3} ?%?") && number(text).getAsDouble() <= 100;
+    }
+
+    /** The channel that a frequency in MHz or GHz is the centre of; empty when it is none, or only names a band. */
+    static Optional<Channels.Channel> frequency(String text) {
+        Matcher matcher = FREQUENCY.matcher(text);
+        if (!matcher.matches()) {
+            return Optional.empty();
+        }
+        double given = Double.parseDouble(matcher.group(1).replace(',', '.'));
+        return given < 10 ? matcher.group(1).length() < 5 ? Optional.empty() : Channels.ofMhz(given * 1000) : Channels.ofMhz(given);
+    }
+
+    /** The band that words such as {@code 6 GHz}, {@code 2,4} or {@code 5G} name. */
+    static Optional<Band> band(String text) {
+        Matcher matcher = BAND.matcher(text);
+        return !matcher.matches() ? Optional.empty()
+                : Optional.of(matcher.group(1).startsWith("2") ? Band.GHZ_2_4 : matcher.group(1).startsWith("5") ? Band.GHZ_5 : Band.GHZ_6);
+    }
+
+    /** Whether a text is nothing but words of security. */
+    static boolean isSecurity(String text) {
+        return SECURITY.matcher(text).matches();
+    }
+
     /** What {@code \xc3\xa9} stands for; bytes that are no UTF-8 stay escaped. Nothing but zero bytes is a hidden name. */
     static String unescaped(String text) {
         if (!text.contains("\\x")) {
@@ -81,6 +126,9 @@ final class Values {
     /** Empty when the words name no security that homes use. */
     static Optional<WifiSecurity> security(String words) {
         String upper = words.toUpperCase(Locale.ROOT);
+        if (upper.contains("OWE")) {
+            return Optional.of(WifiSecurity.OWE);
+        }
         if (upper.contains("802.1X") || upper.contains("ENTERPRISE") || upper.contains("EAP")) {
             return Optional.of(WifiSecurity.ENTERPRISE);
         }
@@ -92,7 +140,7 @@ final class Values {
         if (older) {
             return Optional.of(WifiSecurity.WPA2);
         }
-        return upper.isBlank() || upper.equals("--") || upper.equals("OPEN") || upper.equals("NONE") ? Optional.of(WifiSecurity.OPEN)
+        return upper.isBlank() || upper.equals("--") || OPEN_WORDS.contains(upper) ? Optional.of(WifiSecurity.OPEN)
                 : Optional.empty();
     }
 }

@@ -14,6 +14,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.IntRange;
 
+import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
 
 class ChannelAdviceTest {
@@ -74,7 +75,7 @@ class ChannelAdviceTest {
 
     @Test
     void the_busiest_neighbour_on_a_channel_gives_its_load() {
-        HeardNetwork busy = new HeardNetwork("a", "", -60, 6, Channels.band(6), HeardNetwork.Second.NONE, Optional.of(WifiSecurity.WPA2),
+        HeardNetwork busy = new HeardNetwork("a", "", -60, 6, Band.GHZ_2_4, HeardNetwork.Second.NONE, Optional.of(WifiSecurity.WPA2),
                 Optional.of(0.4));
         assertThat(ChannelAdvice.neighbourLoad(List.of(OWN, busy), 6).getAsDouble()).isEqualTo(0.4);
         assertThat(ChannelAdvice.neighbourLoad(List.of(OWN, busy), 11)).isEmpty();
@@ -93,6 +94,7 @@ class ChannelAdviceTest {
     }
 
     private static HeardNetwork heard(String name, int channel, double dbm, HeardNetwork.Second second) {
-        return new HeardNetwork(name, "", dbm, channel, Channels.band(channel), second, Optional.of(WifiSecurity.WPA2), Optional.empty());
+        return new HeardNetwork(name, "", dbm, channel, channel <= 14 ? Band.GHZ_2_4 : Band.GHZ_5, second, Optional.of(WifiSecurity.WPA2),
+                Optional.empty());
     }
 }
