@@ -2,6 +2,8 @@ package roofnest.app.ready;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 
 import org.springframework.stereotype.Controller;
@@ -11,12 +13,16 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
+import roofnest.app.web.Form;
 import roofnest.app.web.Says;
+import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.NetworkRepository;
 import roofnest.app.web.BadInput;
+import roofnest.core.catalogue.Band;
 import roofnest.core.promise.Stage;
+import roofnest.core.scan.Columns;
 import roofnest.core.scan.Scan;
 import roofnest.core.scan.ScanText;
 
@@ -27,10 +33,12 @@ class AirController {
 
     private final Frames frames;
     private final AirScanRepository scans;
+    private final ScanShapes shapes;
     private final NetworkRepository networks;
     private final Networks work;
 
-    AirController(Frames frames, AirScanRepository scans, NetworkRepository networks, Networks work) {
+    AirController(Frames frames, AirScanRepository scans, ScanShapes shapes, NetworkRepository networks, Networks work) {
+        this.shapes = shapes;
         this.frames = frames;
         this.scans = scans;
         this.networks = networks;
@@ -39,13 +47,40 @@ class AirController {
 
     @GetMapping("/households/{household}/ready/air")
     String air(HouseholdRef ref, Model model) {
-        frames.frame(ref, Stage.READY, model);
+        Frame frame = frames.frame(ref, Stage.READY, model);
+        boolean sixKnown = frame.facts().cameras().stream().anyMatch(camera -> camera.model().radio().bands().contains(Band.GHZ_6));
         model.addAttribute("sheet", "air");
         scans.of(ref.id()).ifPresent(printed -> {
             model.addAttribute("printed", printed);
-            model.addAttribute("air", AirView.of(ScanText.read(printed.text()), networks.find(ref.id())));
+            Scan scan = read(ref, printed);
+            model.addAttribute("columns", scan.question().orElse(null));
+            model.addAttribute("roles", Columns.Role.values());
+            model.addAttribute("air", scan.question().isPresent() ? null : AirView.of(scan, networks.find(ref.id()), sixKnown));
         });
         return "ready-air";
+    }
+
+    private Scan read(HouseholdRef ref, AirScanRepository.Printed printed) {
+        return ScanText.read(printed.text(), shapes.of(ref.staff().firmId()));
+    }
+
+    @PostMapping("/households/{household}/ready/air/columns")
+    @Says("The columns are kept; tables that look like this one are read so from now on.")
+    String columns(HouseholdRef ref, Form form) {
+        Scan.Question asked = scans.of(ref.id()).flatMap(printed -> read(ref, printed).question())
+                .orElseThrow(() -> new BadInput("Nothing is asked about this scan any more. Look at it again."));
+        List<Columns.Role> roles = new ArrayList<>();
+        for (int column = 0; column < asked.told().roles().size(); column++) {
+            roles.add(form.choice("role-" + column, "what the column is", Columns.Role.class));
+        }
+        boolean twice = roles.stream().filter(role -> role != Columns.Role.OTHER).distinct().count() < roles.stream()
+                .filter(role -> role != Columns.Role.OTHER).count();
+        if (!form.ok() || twice || !new Columns(roles).suffice()) {
+            throw new BadInput(
+                    "Say of one column that it is the signal and of another that it is the channel or the frequency, each once.");
+        }
+        shapes.keep(ref.staff().firmId(), asked.shape(), roles, ref.by());
+        return toSheet(ref);
     }
 
     @PostMapping("/households/{household}/ready/air")
@@ -75,7 +110,7 @@ class AirController {
     @PostMapping("/households/{household}/ready/air/take")
     @Says("Bands and security are written down as the scan heard them.")
     String take(HouseholdRef ref) {
-        Optional<Scan> scan = scans.of(ref.id()).map(printed -> ScanText.read(printed.text()));
+        Optional<Scan> scan = scans.of(ref.id()).map(printed -> read(ref, printed));
         work.takeAsHeard(ref, scan.orElseThrow(() -> new BadInput("There is no scan to take it from.")));
         return toSheet(ref);
     }

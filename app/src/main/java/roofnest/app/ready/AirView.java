@@ -31,7 +31,7 @@ record AirView(
         String source, String read, List<Row> rows, List<Scan.Unread> unread, int unreadMore, List<Wire> wires, List<Tick> ticks,
         List<ScoreRow> scores,
         String advice, boolean change,
-        Optional<String> load, Optional<String> asHeard) {
+        Optional<String> load, Optional<String> asHeard, Optional<String> six) {
     private static final int UNREAD_SHOWN = 40;
     private static final int ROWS_SHOWN = 60;
     private static final int BIRDS_SHOWN = 24;
@@ -67,7 +67,7 @@ record AirView(
 
     record ScoreRow(int channel, String others, int networks, boolean own, boolean best) {}
 
-    static AirView of(Scan scan, Optional<NetworkRepository.NetworkRow> network) {
+    static AirView of(Scan scan, Optional<NetworkRepository.NetworkRow> network, boolean sixKnown) {
         String own = network.map(NetworkRepository.NetworkRow::name).orElse("");
         ChannelAdvice advice = ChannelAdvice.of(scan.heard(), own);
         List<HeardNetwork> byStrength = scan.heard().stream().sorted(Comparator.comparingDouble(HeardNetwork::rssiDbm).reversed()).toList();
@@ -81,7 +81,8 @@ record AirView(
                 IntStream.of(-90, -80, -70, -60, -50, -40).mapToObj(dbm -> new Tick(x(dbm), Unit.DBM.format(dbm))).toList(),
                 advice.scores().stream().map(score -> new ScoreRow(score.channel(), Unit.DBM.format(score.othersDbm()), score.networks(),
                         advice.own().isPresent() && advice.own().getAsInt() == score.channel(), advice.best() == score.channel())).toList(),
-                advice.words(), advice.change(), load(scan, advice), network.flatMap(row -> asHeard(scan, row)));
+                advice.words(), advice.change(), load(scan, advice), network.flatMap(row -> asHeard(scan, row)),
+                sixKnown ? Optional.of(ChannelAdvice.sixGhz(scan.heard(), own)) : Optional.empty());
     }
 
     private static Row row(HeardNetwork heard, String own) {

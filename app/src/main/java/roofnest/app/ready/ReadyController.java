@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
+import roofnest.app.web.BadInput;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.Changes;
@@ -124,6 +125,9 @@ class ReadyController {
     @PreAuthorize("hasAuthority('REVEAL')")
     String code(HouseholdRef ref, RedirectAttributes flash) {
         NetworkRepository.NetworkRow row = networks.find(ref.id()).orElseThrow(NoSuchPage::new);
+        if (!WifiCode.has(networks.withPassword(ref.id(), row))) {
+            throw new BadInput("This network is joined by an enterprise log-in, and there is no code for that.");
+        }
         secrets.revealWifiPassword(ref.id(), row.id(), ref.by(), "shown as a code").ifPresent(
                 password -> flash.addFlashAttribute("wifiCode", CodePicture.of(WifiCode.text(networks.withPassword(ref.id(), row)))));
         return toSheet(ref);

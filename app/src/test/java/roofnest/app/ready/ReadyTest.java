@@ -195,6 +195,18 @@ class ReadyTest {
         assertThat(networks.find(house).orElseThrow().security()).isEqualTo(WifiSecurity.WPA2);
         assertThat(page("/ready/air")).doesNotContain("Not as written down");
         perform(post(path("/ready/air/remove")));
+        // Two columns that could both be channels are asked about once, and never again for tables that look so.
+        perform(post(path("/ready/air")).param("pasted", "Weirhouse:6:11:WPA2\nkiln:1:36:WPA2\nstaithe:11:44:--\n"));
+        assertThat(page("/ready/air")).contains("Which column is which?", "staithe").doesNotContain("networks heard");
+        assertThat(perform(post(path("/ready/air/columns")).param("role-0", "NAME").param("role-1", "SIGNAL").param("role-2", "SIGNAL")
+                .param("role-3", "SECURITY")).getContentAsString()).contains("each once");
+        assertThat(perform(post(path("/ready/air/columns")).param("role-0", "NAME").param("role-1", "CHANNEL").param("role-2", "SIGNAL")
+                .param("role-3", "SECURITY")).getStatus()).isEqualTo(302);
+        assertThat(page("/ready/air")).contains("3 networks heard").doesNotContain("Which column");
+        perform(post(path("/ready/air")).param("pasted", "ferry:6:40:WPA2\nreed:1:36:WPA2\nlock:11:44:--\n"));
+        assertThat(page("/ready/air")).contains("ferry", "3 networks heard");
+        demo.jdbc().sql("delete from scan_shape").update();
+        perform(post(path("/ready/air/remove")));
         assertThat(page("/ready/air")).contains("Nobody has listened here yet");
         assertThat(perform(post(path("/ready/air/take"))).getContentAsString()).contains("There is no scan");
         assertThat(perform(post(path("/ready/air")).param("pasted", "  ")).getContentAsString()).contains("Paste what the scanner printed");

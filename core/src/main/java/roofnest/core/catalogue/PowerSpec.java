@@ -11,7 +11,7 @@ import roofnest.core.lang.Require;
  * @param warnPercent charge at which the model warns
  * @param leadM length of the lead that comes with a mains model, metres
  * @param leadMm2 copper of each of its two wires, square millimetres; absent means 0.5
- * @param leastVolts at the camera with which a mains model still works; absent means 92 % of what is at the plug
+ * @param leastVolts at the camera with which a mains model still works; absent means 92 % of what is at the plug, down to a hundredth
  */
 public record PowerSpec(
         double capacityMah, double packVolts, double standbyMa, double recordMa, double liveMa, double lightMa,
@@ -33,7 +33,7 @@ public record PowerSpec(
         Require.inRange("lead in metres", leadM, 0, 30);
         leadMm2 = leadMm2 == null ? USUAL_MM2 : leadMm2;
         Require.inRange("lead's wire in square millimetres", leadMm2, 0.1, 10);
-        leastVolts = leastVolts == null ? LEAST_SHARE * packVolts : leastVolts;
+        leastVolts = leastVolts == null ? Math.floor(LEAST_SHARE * packVolts * 100) / 100 : leastVolts;
         Require.inRange("least volts at the camera", leastVolts, 0.5, packVolts);
     }
 
