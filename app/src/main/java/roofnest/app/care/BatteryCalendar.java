@@ -22,7 +22,7 @@ class BatteryCalendar {
         CalendarFile file = new CalendarFile("Battery", clock);
         for (NextCharges.Due charge : charges) {
             file.add(new VEvent(charge.on(), "Charge " + charge.camera() + " · " + household),
-                    "charge-" + charge.cameraId() + "-" + charge.on(),
+                    "charge-" + charge.cameraId(),
                     "About " + charge.percent() + " left by then, " + charge.why()
                             + ". The maker's charger only; not below freezing; never a swollen pack.");
         }

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
+import roofnest.app.firm.FirmRepository;
 import roofnest.app.firm.Staff;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.Form;
@@ -30,8 +31,14 @@ class CarryController {
     private final CarryOut out;
     private final CarryIn in;
     private final FirmLists lists;
+    private final ContactCards cards;
+    private final HouseholdBooks books;
+    private final FirmRepository firms;
 
-    CarryController(CarryOut out, CarryIn in, FirmLists lists) {
+    CarryController(CarryOut out, CarryIn in, FirmLists lists, ContactCards cards, HouseholdBooks books, FirmRepository firms) {
+        this.cards = cards;
+        this.books = books;
+        this.firms = firms;
         this.out = out;
         this.in = in;
         this.lists = lists;
@@ -41,6 +48,21 @@ class CarryController {
     ResponseEntity<byte[]> carryOut(HouseholdRef ref) {
         return ResponseEntity.ok().contentType(MediaType.parseMediaType("application/zip")).header("Cache-Control", "no-store")
                 .header("Content-Disposition", "attachment; filename=\"household-" + ref.id() + ".zip\"").body(out.zip(ref));
+    }
+
+    @GetMapping("/households/{household}/contacts.vcf")
+    ResponseEntity<String> contacts(HouseholdRef ref) {
+        return card("contacts", cards.household(books.households().get(ref.id()), books.residents().of(ref.id())));
+    }
+
+    @GetMapping("/people/firm.vcf")
+    ResponseEntity<String> firmCard(@AuthenticationPrincipal Staff staff) {
+        return card("firm", cards.firm(firms.details(staff.firmId())));
+    }
+
+    private static ResponseEntity<String> card(String name, String text) {
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType("text/vcard;charset=UTF-8")).header("Cache-Control", "no-store")
+                .header("Content-Disposition", "attachment; filename=\"" + name + ".vcf\"").body(text);
     }
 
     @GetMapping("/carry")

@@ -36,7 +36,9 @@ class PreparationController {
     String show(@PathVariable String token, Model model, HttpServletResponse response) {
         // The address is the key: it must not travel on.
         response.setHeader("Referrer-Policy", "no-referrer");
-        model.addAttribute("state", preparations.state(preparations.open(token)));
+        long household = preparations.open(token);
+        model.addAttribute("state", preparations.state(household));
+        model.addAttribute("calledOff", preparations.calledOff(household));
         model.addAttribute("token", token);
         return "prepare";
     }

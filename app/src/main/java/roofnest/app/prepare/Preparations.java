@@ -171,18 +171,30 @@ public class Preparations {
         });
     }
 
-    /** The visit for the household's own calendar: the same event however often it is moved. Empty when none is agreed. */
+    /**
+     * The visit for the household's own calendar: the same event however often it is moved, and cancelled once it was agreed and
+     * then called off. Empty when none was ever agreed.
+     */
     Optional<String> calendar(long householdId) {
         Household household = households.get(householdId);
-        return agreed(householdId).map(visit -> {
+        Optional<AppointmentRepository.Appointment> standing = agreed(householdId);
+        return standing.or(() -> appointments.calledOff(householdId)).map(visit -> {
             CalendarFile file = new CalendarFile("Visit", clock);
             LocalDateTime from = visit.on().atStartOfDay().plusMinutes(visit.window().fromMinute());
             VEvent event = new VEvent(from, from.plusMinutes(Math.max(30, visit.window().minutes())),
                     firms.name(household.firmId()) + " puts in the cameras");
             event.add(new Sequence(visit.sequence()));
-            file.add(event, "visit-of-household-" + householdId, "They come " + visit.window().clock() + ".");
+            file.addNumbered(event, "visit-of-household-" + householdId, "They come " + visit.window().clock() + ".");
+            if (standing.isEmpty()) {
+                file.cancel();
+            }
             return file.toString();
         });
+    }
+
+    /** Whether an agreed visit was called off and no other stands. */
+    boolean calledOff(long householdId) {
+        return appointments.of(householdId).isEmpty() && appointments.calledOff(householdId).isPresent();
     }
 
     private static List<Item> items(List<Camera> planned, Set<String> ticked) {

@@ -37,6 +37,6 @@ class HoursCalendar {
     }
 
     private static void add(CalendarFile file, String uid, LocalDateTime from, LocalDateTime to, String summary, String description) {
-        file.add(new VEvent(from, to, summary), uid + "-" + from.toLocalDate(), description);
+        file.add(new VEvent(from, to, summary), uid, description);
     }
 }

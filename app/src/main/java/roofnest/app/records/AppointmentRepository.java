@@ -102,12 +102,23 @@ public class AppointmentRepository {
     /** Returns whether there was one to call off. */
     public boolean callOff(long householdId) {
         return jdbc.sql("""
-            update appointment set cancelled_at = :now, sequence = sequence + 1, confirmed_at = null, agreed_at = null
+            update appointment set cancelled_at = :now, sequence = sequence + 1, confirmed_at = null
             where household_id = :household and cancelled_at is null
             """)
                 .param("now", OffsetDateTime.now(clock))
                 .param("household", householdId)
                 .update() == 1;
+    }
+
+    /** One that was agreed and called off since; empty when none was, or another stands. */
+    public Optional<Appointment> calledOff(long householdId) {
+        return jdbc.sql("""
+            select on_day, from_minute, until_minute, minutes, sequence, agreed_at, confirmed_at, proposed
+            from appointment
+            where household_id = :household and cancelled_at is not null and agreed_at is not null
+            """)
+                .param("household", householdId)
+                .query(AppointmentRepository::appointment).optional();
     }
 
     /** The household says yes. @param sequence that it was shown @return whether that is still the time that stands */

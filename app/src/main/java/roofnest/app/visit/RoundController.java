@@ -68,7 +68,7 @@ class RoundController {
         CalendarFile file = new CalendarFile("Round", clock);
         for (Round.Visit visit : rounds.plan(staff, day, Rounds.departing(form)).round().visits()) {
             file.add(new VEvent(RoundView.moment(day, visit.beginMinute()), RoundView.moment(day, visit.endMinute()), visit.stop().name()),
-                    "round-" + visit.stop().id() + "-" + day,
+                    "round-" + visit.stop().id(),
                     visit.travelMinutes() + " min on the road before.");
         }
         return ResponseEntity.ok().contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))

@@ -149,7 +149,10 @@ class AheadTest {
         visit(day.plusDays(1), true);
         assertThat(uid(link, sequence + 2)).as("the same event, moved").isEqualTo(uid);
         send("/sheet/visit/off", Map.of());
-        assertThat(household(link)).doesNotContain("When we come");
+        assertThat(household(link)).doesNotContain("When we come").contains("The visit was called off", "Take it out of your calendar");
+        assertThat(uid(link, sequence + 3)).as("cancelled as the same event").isEqualTo(uid);
+        assertThat(mvc.perform(MockMvcRequestBuilders.get(link + "/visit.ics")).andReturn().getResponse().getContentAsString())
+                .contains("METHOD:CANCEL", "STATUS:CANCELLED");
         assertThat(send("/sheet/visit/off", Map.of()).getStatus()).isEqualTo(409);
     }
 

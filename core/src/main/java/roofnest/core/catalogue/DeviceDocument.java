@@ -60,6 +60,14 @@ public final class DeviceDocument {
         notBelow(faults, tree, "/setUp/limits/codeToCm", "/setUp/limits/codeFromCm",
                 "The farthest distance of the code is nearer than the nearest");
         rising(faults, tree.at("/alerts/coolDownSeconds"));
+        JsonNode mount = tree.path("mount");
+        if (mount.path("outdoors").isBoolean() && !mount.path("outdoors").asBoolean() && mount.path("indoors").isBoolean()
+                && !mount.path("indoors").asBoolean()) {
+            faults.add(new DocumentFault("/mount/indoors", "It may hang neither outdoors nor in a room; one of the two it may."));
+        }
+        if (tree.path("power").path("leastVolts").asDouble(0) > tree.path("power").path("packVolts").asDouble(100)) {
+            faults.add(new DocumentFault("/power/leastVolts", "It works only from more volts than it is given."));
+        }
         if (tree.at("/mask/columns").asInt() == 0 != (tree.at("/mask/rows").asInt() == 0)) {
             faults.add(new DocumentFault("/mask", "A mask has both columns and rows, or neither."));
         }

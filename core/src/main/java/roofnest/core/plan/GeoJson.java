@@ -24,6 +24,7 @@ public final class GeoJson {
     private static final Map<String, Shape> SHAPES = Map.of(
             "areas", new Shape("outline", "Polygon"), "paths", new Shape("points", "LineString"), "places", new Shape("at", "Point"),
             "things", new Shape("at", "Point"), "labels", new Shape("at", "Point"), "walls", new Shape("from", "LineString"));
+    private static final String DRAWN_CLOCKWISE = "drawnClockwise";
     private static final List<String> ORDER = List.of("walls", "areas", "paths", "places", "things", "labels");
     private static final int MAX_FAULTS = 40;
 
@@ -46,7 +47,10 @@ public final class GeoJson {
         }
         if (!document.path("boundary").isEmpty()) {
             ObjectNode feature = features.addObject().put("type", "Feature");
-            feature.putObject("properties").put("list", "boundary");
+            ObjectNode properties = feature.putObject("properties").put("list", "boundary");
+            if (clockwise(document.get("boundary"))) {
+                properties.put(DRAWN_CLOCKWISE, true);
+            }
             feature.set("geometry", geometry("Polygon", document.get("boundary")));
         }
         document.remove("boundary");
@@ -62,7 +66,11 @@ public final class GeoJson {
         if (list.equals("walls")) {
             coordinates = mapper.createArrayNode().add(coordinates).add(properties.remove("to"));
         }
-        feature.set("properties", properties.put("list", list));
+        properties.put("list", list);
+        if (SHAPES.get(list).type().equals("Polygon") && clockwise(coordinates)) {
+            properties.put(DRAWN_CLOCKWISE, true);
+        }
+        feature.set("properties", properties);
         feature.set("geometry", geometry(SHAPES.get(list).type(), coordinates));
         return feature;
     }
@@ -70,13 +78,33 @@ public final class GeoJson {
     private ObjectNode geometry(String type, JsonNode coordinates) {
         ObjectNode geometry = mapper.createObjectNode().put("type", type);
         if (type.equals("Polygon")) {
-            // A ring ends where it began.
-            ArrayNode ring = mapper.createArrayNode().addAll((ArrayNode) coordinates).add(coordinates.get(0));
+            // A ring ends where it began, and runs counter-clockwise round what it holds (RFC 7946 3.1.6).
+            ArrayNode points = clockwise(coordinates) ? reversed(coordinates) : (ArrayNode) coordinates;
+            ArrayNode ring = mapper.createArrayNode().addAll(points).add(points.get(0));
             geometry.set("coordinates", mapper.createArrayNode().add(ring));
         } else {
             geometry.set("coordinates", coordinates);
         }
         return geometry;
+    }
+
+    private static boolean clockwise(JsonNode outline) {
+        double twice = 0;
+        for (int i = 0; i < outline.size(); i++) {
+            JsonNode a = outline.get(i);
+            JsonNode b = outline.get((i + 1) % outline.size());
+            twice += a.get(0).asDouble() * b.get(1).asDouble() - b.get(0).asDouble() * a.get(1).asDouble();
+        }
+        return twice < 0;
+    }
+
+    /** The other way round, from the same first point. */
+    private ArrayNode reversed(JsonNode outline) {
+        ArrayNode points = mapper.createArrayNode().add(outline.get(0));
+        for (int i = outline.size() - 1; i > 0; i--) {
+            points.add(outline.get(i));
+        }
+        return points;
     }
 
     /** Reads a collection as {@link #write} makes it, checked like any plan document. */
@@ -120,6 +148,9 @@ public final class GeoJson {
         }
         if (type.equals("Polygon")) {
             coordinates = open(coordinates.path(0));
+            // Drawn the other way round here: it comes back as it was drawn.
+            coordinates = feature.path("properties").path(DRAWN_CLOCKWISE).asBoolean(false) && coordinates.size() > 2
+                    ? reversed(coordinates) : coordinates;
         }
         if (boundary) {
             document.set("boundary", coordinates);
@@ -127,6 +158,7 @@ public final class GeoJson {
         }
         ObjectNode item = ((ObjectNode) feature.get("properties")).deepCopy();
         item.remove("list");
+        item.remove(DRAWN_CLOCKWISE);
         if (list.equals("walls")) {
             item.set("from", coordinates.path(0));
             item.set("to", coordinates.path(1));

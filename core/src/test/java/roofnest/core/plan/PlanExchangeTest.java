@@ -8,6 +8,13 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 
+import java.util.Collections;
+import org.locationtech.jts.algorithm.Orientation;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.io.geojson.GeoJsonReader;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.ObjectMapper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -27,6 +34,31 @@ class PlanExchangeTest {
         assertThat(DOCUMENTS.read(DOCUMENTS.write(plan))).isEqualTo(plan);
         GeoJson geoJson = new GeoJson(DOCUMENTS);
         assertThat(geoJson.read(geoJson.write(plan))).isEqualTo(plan);
+    }
+
+    /** Read by a library that did not write it. */
+    @Test
+    void rings_run_counter_clockwise_outside_however_they_were_drawn() throws Exception {
+        for (HousePlan plan : List.of(Houses.plan("maltings"), Houses.plan("weir-steps"))) {
+            for (boolean turned : new boolean[] {false, true}) {
+                HousePlan drawn = !turned ? plan : plan.withAreas(plan.areas().stream().map(area -> {
+                    List<PlanPoint> other = new ArrayList<>(area.outline());
+                    Collections.reverse(other);
+                    return new Area(area.id(), area.name(), area.kind(), other, area.heightM(), area.slope());
+                }).toList());
+                String json = new GeoJson(DOCUMENTS).write(drawn);
+                int rings = 0;
+                for (JsonNode feature : new ObjectMapper().readTree(json).path("features")) {
+                    Geometry read = new GeoJsonReader().read(feature.path("geometry").toString());
+                    if (read instanceof Polygon polygon) {
+                        assertThat(Orientation.isCCW(polygon.getExteriorRing().getCoordinates())).isTrue();
+                        rings++;
+                    }
+                }
+                assertThat(rings).isGreaterThanOrEqualTo(plan.areas().size());
+                assertThat(new GeoJson(DOCUMENTS).read(json)).isEqualTo(drawn);
+            }
+        }
     }
 
     @Test
