@@ -31,3 +31,11 @@ create table scan_shape (
   at      timestamptz not null,
   primary key (firm_id, shape)
 );
+-- What a firm's own figures of its work are, where they are not the ordinary ones.
+create table practice (
+  firm_id bigint primary key references firm on delete cascade,
+  figures text[] not null,
+  own     double precision[] not null,
+  version int not null default 1,
+  check (cardinality(figures) = cardinality(own))
+);

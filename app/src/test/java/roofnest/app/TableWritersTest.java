@@ -44,7 +44,7 @@ class TableWritersTest {
                 Map.entry("invitation", "Invitations"), Map.entry("kit_check", "KitChecks"), Map.entry("log_entry", "LogRepository"),
                 Map.entry("login_attempt", "LoginDelay"), Map.entry("mail", "MailRepository"), Map.entry("network", "NetworkRepository"),
                 Map.entry("other_thing", "OtherThingRepository"), Map.entry("person", "FirmRepository"),
-                Map.entry("plan_step", "PlanSteps"),
+                Map.entry("plan_step", "PlanSteps"), Map.entry("practice", "PracticeRepository"),
                 Map.entry("preparation", "PreparationRepository"), Map.entry("prepared_item", "PreparationRepository"),
                 Map.entry("price", "PriceBook"), Map.entry("promise", "PromiseRepository"), Map.entry("proof", "ProofRepository"),
                 Map.entry("reading", "ReadingRepository"), Map.entry("rehearsal", "RehearsalRepository"),

@@ -21,11 +21,14 @@ import roofnest.core.judge.House;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.judge.Judgement;
+import roofnest.core.promise.DetailLevel;
 import roofnest.core.radio.SignalMap;
 import roofnest.core.view.CameraPicture;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.PictureShape;
+import roofnest.core.view.Footprint;
 import roofnest.core.view.Projection;
+import roofnest.core.view.Vision;
 
 /** Judging, mapping and picturing the largest house, in one thread. */
 @State(Scope.Thread)
@@ -88,4 +91,18 @@ public class BoardBench {
         return new CameraPicture(house.scene(), new Projection(camera.model().lens(), camera.pose()), false).shapes(List.of());
     }
 
+    /** The ground on which the dragged camera makes somebody out, at all levels and by night. */
+    @Benchmark
+    public double footprint() {
+        Camera camera = facts.cameras().get(0);
+        turn++;
+        CameraPose at = camera.pose();
+        CameraPose turned = new CameraPose(at.xM(), at.yM(), at.heightM(), at.headingDeg() + turn * 0.001, at.tiltDeg());
+        Footprint footprint = new Footprint(new Vision(house.eye(camera.model().lens(), turned), camera.model().mask(), camera.masked()));
+        double area = footprint.seen(DetailLevel.DETECT, true).getArea();
+        for (DetailLevel level : DetailLevel.values()) {
+            area += footprint.seen(level, false).getArea();
+        }
+        return area;
+    }
 }

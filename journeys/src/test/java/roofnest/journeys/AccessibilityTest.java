@@ -90,7 +90,7 @@ class AccessibilityTest {
     }
 
     private static List<String> pages(Visit visit) {
-        List<String> paths = new ArrayList<>(List.of("/", "/people", "/models"));
+        List<String> paths = new ArrayList<>(List.of("/", "/people", "/people/figures", "/models"));
         String quiller = address(visit, "Verrall");
         STAGES.forEach(stage -> paths.add(quiller + "/" + stage));
         List.of("signal", "walks", "sun", "spots").forEach(panel -> paths.add(quiller + "/survey?panel=" + panel));

@@ -8,6 +8,7 @@ import java.util.Optional;
 import roofnest.app.household.Frame;
 import roofnest.app.records.CameraRepository;
 import roofnest.core.catalogue.Climb;
+import roofnest.core.catalogue.Practice.Figure;
 import roofnest.core.judge.Camera;
 import roofnest.core.lang.Numbers;
 import roofnest.core.mount.CableRun;
@@ -42,7 +43,8 @@ record MountView(
                 .filter(Promise.MakeOut.class::isInstance).map(Promise.MakeOut.class::cast)
                 .flatMap(promise -> p.place(promise.placeId()).map(place -> new Watched(place, promise.level())).stream())
                 .min(Comparator.comparingDouble(w -> w.place().at().distanceM(camera.pose().onPlan()))));
-        List<HeightRow> heights = watched.map(w -> HeightChoice.forPlace(camera.model().lens(), camera.pose(), w.place()).stream()
+        List<HeightRow> heights = watched.map(w -> HeightChoice.forPlace(camera.model().lens(), camera.pose(), w.place(),
+                frame.facts().practice().of(Figure.OUT_OF_REACH)).stream()
                 .map(choice -> row(choice, camera, w.level())).toList()).orElse(List.of());
         Optional<Wall> wall = plan.flatMap(p -> Fixings.wallBehind(p, camera.pose()));
         Optional<Fixings> fixings = wall.map(near -> Fixings.into(near.material(), camera.model().mount()));
@@ -50,7 +52,7 @@ record MountView(
                 wall.map(near -> near.material().words() + " wall")
                         .orElse("no wall within " + Numbers.fixed(Fixings.ON_THE_WALL_M, 0) + " m"),
                 fixings, plan.flatMap(p -> CableRun.toNearestSocket(p, camera.model().power(), camera.pose())),
-                cautions(camera, frame.judge().overFootM(camera), fixings));
+                cautions(camera, frame.facts().practice().climb(frame.judge().overFootM(camera)), fixings));
     }
 
     private record Watched(Place place, DetailLevel level) {}
@@ -70,10 +72,10 @@ record MountView(
                 choice.outOfReach(), chosen, standing, verdict);
     }
 
-    private static List<String> cautions(Camera camera, double overFootM, Optional<Fixings> fixings) {
+    private static List<String> cautions(Camera camera, Climb climb, Optional<Fixings> fixings) {
         List<String> cautions = new ArrayList<>();
-        if (Climb.to(overFootM) != Climb.NOTHING) {
-            cautions.add((Climb.to(overFootM) == Climb.STEPS ? "Steps" : "Ladder")
+        if (climb != Climb.NOTHING) {
+            cautions.add((climb == Climb.STEPS ? "Steps" : "Ladder")
                     + " on firm, level ground, tied or footed; three points of contact. Stop in lightning or high wind.");
         }
         fixings.ifPresent(f -> cautions.addAll(f.cautions()));

@@ -100,7 +100,7 @@ public class Hours {
         int rejoining = Math.max(0, atRouter.map(FitMatrix.Plan::rejoining).orElse(0));
         long people = frame.facts().access().people().stream().filter(person -> person.tie() == Access.Tie.LIVES_HERE).count();
         return new Job(atRouter.map(plan -> plan.minutes() - rejoining * SafeCredentials.MINUTES_A_THING).orElse(0.0), rejoining,
-                (int) people, work, own.pace());
+                (int) people, work, own.pace(), frame.facts().practice());
     }
 
     private static Job.Work work(Experience own, Camera camera, double overFootM, Map<String, Learned> learned) {

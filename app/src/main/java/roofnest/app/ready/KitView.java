@@ -41,7 +41,7 @@ public record KitView(
     static List<KitList.Line> kit(Frame frame) {
         Optional<HousePlan> plan = frame.facts().plan();
         return KitList.of(frame.facts().cameras().stream().filter(camera -> !camera.mounted())
-                .map(camera -> item(camera, plan, frame.judge().overFootM(camera))).toList());
+                .map(camera -> item(camera, plan, frame.judge().overFootM(camera))).toList(), frame.facts().practice());
     }
 
     private static KitList.Item item(Camera camera, Optional<HousePlan> plan, double overFootM) {

@@ -284,6 +284,10 @@ public class HouseholdRepository {
                 .query(HouseholdRepository::household).single();
     }
 
+    public List<Long> idsOf(long firmId) {
+        return jdbc.sql("select id from household where firm_id = :firm order by id").param("firm", firmId).query(Long.class).list();
+    }
+
     /** Counts one more change of this household, and keeps every other waiting until the transaction ends. */
     Locked lock(long id) {
         return jdbc.sql("update household set changes = changes + 1 where id = :id returning id, stage, changes")

@@ -35,6 +35,7 @@ public class JudgedHouseholds {
     private final ProofRepository proofs;
     private final ReadingRepository readings;
     private final ClimateRepository climates;
+    private final PracticeRepository practices;
     private final Judges judges;
     private final Metrics metrics;
     private final Clock clock;
@@ -43,8 +44,8 @@ public class JudgedHouseholds {
     JudgedHouseholds(
             HouseholdRepository households, ReadPlans plans, CameraRepository cameras, PromiseRepository promises,
             NetworkRepository networks, OtherThingRepository otherThings,
-            AccessRepository access, ProofRepository proofs, ReadingRepository readings, ClimateRepository climates, Judges judges,
-            Metrics metrics, Clock clock) {
+            AccessRepository access, ProofRepository proofs, ReadingRepository readings, ClimateRepository climates,
+            PracticeRepository practices, Judges judges, Metrics metrics, Clock clock) {
         this.households = households;
         this.plans = plans;
         this.cameras = cameras;
@@ -55,6 +56,7 @@ public class JudgedHouseholds {
         this.proofs = proofs;
         this.readings = readings;
         this.climates = climates;
+        this.practices = practices;
         this.judges = judges;
         this.metrics = metrics;
         this.clock = clock;
@@ -111,7 +113,7 @@ public class JudgedHouseholds {
                 promises.of(id),
                 networks.homeNetwork(id), otherThings.count(id), access.of(id), proofs.of(id),
                 climates.climate(climates.of(id), plan),
-                LocalDate.now(clock), household.handedOver(), readings.of(id));
+                LocalDate.now(clock), household.handedOver(), readings.of(id), practices.ofHousehold(id));
         HouseholdJudge judge = judges.of(facts);
         return new Gathered(facts, records, judge, metrics.judging(() -> judge.again(facts)));
     }

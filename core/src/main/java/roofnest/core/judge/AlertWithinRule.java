@@ -8,7 +8,7 @@ import roofnest.core.promise.Unit;
 
 /** Nothing foretells it: it is timed at Prove. */
 final class AlertWithinRule implements PromiseRule<Promise.AlertWithin> {
-    private static final double ALERT_TOLERANCE_SHARE = 0.15;
+    static final double ALERT_TOLERANCE_SHARE = 0.15;
 
     @Override
     public Class<Promise.AlertWithin> type() {

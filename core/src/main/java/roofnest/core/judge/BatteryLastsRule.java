@@ -20,7 +20,7 @@ import roofnest.core.radio.LinkBudget;
 
 /** The pack stays above its warning level between charges, through the year. */
 final class BatteryLastsRule implements PromiseRule<Promise.BatteryLasts> {
-    private static final double BATTERY_TOLERANCE_PERCENT = 10;
+    static final double BATTERY_TOLERANCE_PERCENT = 10;
     /** A remedy that wins less than this is not worth saying. */
     private static final double LEAST_GAIN_PERCENT = 2;
     /** Charging is agreed in whole weeks. */

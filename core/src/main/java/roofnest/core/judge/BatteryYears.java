@@ -20,7 +20,7 @@ import roofnest.core.view.PanelShade;
 final class BatteryYears {
     /** Years of weather that a battery is run through. */
     static final int YEARS = 100;
-    private static final long SEED = 20_260_101;
+    static final long SEED = 20_260_101;
     private static final int KEPT = 256;
     private static final int KEPT_SUNS = 24;
     /** Data rate at and above which the radio sends no longer than it must, Mbit/s. */
@@ -68,7 +68,8 @@ final class BatteryYears {
     }
 
     private BatteryYear year(SunKey key) {
-        Weather weather = weathers.get(key.climate(), climate -> new Weather(climate, key.latitudeDeg(), YEARS, SEED));
+        Weather weather = house.isPresent() ? house.get().weather(key.climate())
+                : weathers.get(key.climate(), climate -> new Weather(climate, key.latitudeDeg(), YEARS, SEED));
         return new BatteryYear(key.power(), weather, light(key), key.openSkyShare());
     }
 

@@ -56,7 +56,7 @@ public record Camera(
 
         /** Visits bunch: while people are about, they come this many times as often as over the whole day. */
         private static final double BUNCHING = 4;
-        private static final double NIGHT_SHARE = 0.35;
+        static final double NIGHT_SHARE = 0.35;
         private static final double SECONDS_A_DAY = 86_400;
 
         public Settings {

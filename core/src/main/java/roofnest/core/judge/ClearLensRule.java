@@ -15,7 +15,7 @@ import roofnest.core.view.Bounce;
 
 /** Nothing near the lens throws the camera's own light back. */
 final class ClearLensRule implements PromiseRule<Promise.ClearLens> {
-    private static final double CLEAR_TOLERANCE_M = 0.1;
+    static final double CLEAR_TOLERANCE_M = 0.1;
 
     @Override
     public Class<Promise.ClearLens> type() {

@@ -20,7 +20,7 @@ import roofnest.core.radio.PathLoss;
 /** Two bars at the camera's place, with 95 % certainty. */
 final class HoldsLinkRule implements PromiseRule<Promise.HoldsLink> {
     /** A reading this near to the lens was made where it hangs, metres. */
-    private static final double READ_HERE_M = 2;
+    static final double READ_HERE_M = 2;
 
     @Override
     public Class<Promise.HoldsLink> type() {

@@ -14,6 +14,8 @@ import roofnest.core.plan.Plate;
 import roofnest.core.plan.Storey;
 import roofnest.core.plan.Walk;
 import roofnest.core.plan.WallCrossings;
+import roofnest.core.power.Climate;
+import roofnest.core.power.Weather;
 import roofnest.core.radio.Reading;
 import roofnest.core.radio.SignalModel;
 import roofnest.core.view.CameraPose;
@@ -32,6 +34,7 @@ public final class House {
     private final Ground ground;
     private final SignalModel signal;
     private final Map<Way, Track> tracks = new ConcurrentHashMap<>();
+    private final Map<Climate, Weather> weathers = new ConcurrentHashMap<>();
     private Scene scene;
     private SunTrack sun;
 
@@ -93,6 +96,11 @@ public final class House {
             scene = new Scene(plan, crossings.shell());
         }
         return scene;
+    }
+
+    /** Years of weather of a climate over this house, found once. */
+    Weather weather(Climate climate) {
+        return weathers.computeIfAbsent(climate, of -> new Weather(of, plan.latitudeDeg(), BatteryYears.YEARS, BatteryYears.SEED));
     }
 
     public synchronized SunTrack sun() {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 
 import roofnest.core.access.Access;
+import roofnest.core.catalogue.Practice;
 import roofnest.core.network.HomeNetwork;
 import roofnest.core.network.SafeCredentials;
 import roofnest.core.plan.HousePlan;
@@ -17,16 +18,25 @@ import roofnest.core.radio.Reading;
  *
  * @param written promises from the brief; those that every camera brings are added by {@link HouseholdJudge}
  * @param readings of the signal, made on site
+ * @param practice of the firm that does the work
  * @param otherThings on the Wi-Fi that would have to rejoin after a change; {@link SafeCredentials#NOT_COUNTED} before anybody counted
  */
 public record HouseholdFacts(
         Optional<HousePlan> plan, List<Camera> cameras, List<Promise> written, Optional<HomeNetwork> network, int otherThings,
-        Access access, List<Proof> proofs, Climate climate, LocalDate today, boolean handedOver, List<Reading> readings) {
+        Access access, List<Proof> proofs, Climate climate, LocalDate today, boolean handedOver, List<Reading> readings,
+        Practice practice) {
     public HouseholdFacts {
         cameras = List.copyOf(cameras);
         written = List.copyOf(written);
         proofs = List.copyOf(proofs);
         readings = List.copyOf(readings);
+    }
+
+    /** Facts judged by the ordinary ways of working. */
+    public HouseholdFacts(
+            Optional<HousePlan> plan, List<Camera> cameras, List<Promise> written, Optional<HomeNetwork> network, int otherThings,
+            Access access, List<Proof> proofs, Climate climate, LocalDate today, boolean handedOver, List<Reading> readings) {
+        this(plan, cameras, written, network, otherThings, access, proofs, climate, today, handedOver, readings, Practice.USUAL);
     }
 
     /** Facts of a house where no signal was read yet. */
@@ -43,15 +53,17 @@ public record HouseholdFacts(
     /** The same house with other cameras, or another house's cameras on it. */
     public HouseholdFacts withPlanAndCameras(HousePlan otherPlan, List<Camera> others) {
         return new HouseholdFacts(Optional.of(otherPlan), others, written, network, otherThings, access, proofs, climate, today, handedOver,
-                readings);
+                readings, practice);
     }
 
     /** The same household with another network, or none. */
     public HouseholdFacts withNetwork(Optional<HomeNetwork> other) {
-        return new HouseholdFacts(plan, cameras, written, other, otherThings, access, proofs, climate, today, handedOver, readings);
+        return new HouseholdFacts(plan, cameras, written, other, otherThings, access, proofs, climate, today, handedOver, readings,
+                practice);
     }
 
     public HouseholdFacts withCameras(List<Camera> others) {
-        return new HouseholdFacts(plan, others, written, network, otherThings, access, proofs, climate, today, handedOver, readings);
+        return new HouseholdFacts(plan, others, written, network, otherThings, access, proofs, climate, today, handedOver, readings,
+                practice);
     }
 }

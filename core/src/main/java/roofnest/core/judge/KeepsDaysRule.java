@@ -15,7 +15,7 @@ import roofnest.core.promise.Unit;
 
 /** The camera whose card runs out first decides. */
 final class KeepsDaysRule implements PromiseRule<Promise.KeepsDays> {
-    private static final double RETENTION_TOLERANCE_SHARE = 0.1;
+    static final double RETENTION_TOLERANCE_SHARE = 0.1;
 
     @Override
     public Class<Promise.KeepsDays> type() {

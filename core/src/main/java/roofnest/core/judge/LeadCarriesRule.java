@@ -17,7 +17,7 @@ import roofnest.core.promise.Unit;
 /** What is left of the adapter's volts at the end of the lead while the camera records with its light on. */
 final class LeadCarriesRule implements PromiseRule<Promise.LeadCarries> {
     /** Of the adapter's volts; joints, warmth and a tired adapter take as much. */
-    private static final double TOLERANCE_SHARE = 0.02;
+    static final double TOLERANCE_SHARE = 0.02;
     /** Wires that are sold as leads, square millimetres. */
     private static final double[] WIRES_MM2 = {0.5, 0.75, 1.0, 1.5, 2.5};
 

@@ -21,7 +21,7 @@ import roofnest.core.view.Sightline;
 /** The camera that sees the place best is the one that keeps the promise. */
 final class MakeOutRule implements PromiseRule<Promise.MakeOut> {
     /** A density less than this share over its level is thin: a stoop or a turned head takes as much. */
-    private static final double DENSITY_TOLERANCE_SHARE = 0.08;
+    static final double DENSITY_TOLERANCE_SHARE = 0.08;
 
     /** How one camera sees one place: density counts as 0 when {@code hindrance} says why it is not seen. */
     private record View(Camera camera, double densityPxPerM, double distanceM, double faceDeg, Optional<String> hindrance) {}

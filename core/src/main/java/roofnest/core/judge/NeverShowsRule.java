@@ -19,7 +19,7 @@ import roofnest.core.view.Privacy;
 /** The camera that shows most of the area decides. */
 final class NeverShowsRule implements PromiseRule<Promise.NeverShows> {
     /** Up to this share of a picture an area counts as not shown: less than one body at the far end of a yard. */
-    private static final double SHOWN_LIMIT_PERCENT = 0.5;
+    static final double SHOWN_LIMIT_PERCENT = 0.5;
 
     @Override
     public Class<Promise.NeverShows> type() {

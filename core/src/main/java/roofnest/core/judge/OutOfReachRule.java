@@ -2,8 +2,8 @@ package roofnest.core.judge;
 
 import java.util.List;
 
+import roofnest.core.catalogue.Practice.Figure;
 import roofnest.core.lang.Numbers;
-import roofnest.core.mount.HeightChoice;
 import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Finding;
 import roofnest.core.promise.Limit;
@@ -14,7 +14,7 @@ import roofnest.core.promise.Unit;
 
 /** Hung higher than a raised hand of whoever stands on the floor or the ground under it. */
 final class OutOfReachRule implements PromiseRule<Promise.OutOfReach> {
-    private static final double REACH_TOLERANCE_M = 0.1;
+    static final double REACH_TOLERANCE_M = 0.1;
 
     @Override
     public Class<Promise.OutOfReach> type() {
@@ -25,11 +25,12 @@ final class OutOfReachRule implements PromiseRule<Promise.OutOfReach> {
     public Sighted judge(Promise.OutOfReach promise, Hearing hearing) {
         Camera camera = hearing.camera(promise.cameraId());
         PromiseKey key = promise.key();
-        Limit limit = Limit.atLeast(HeightChoice.ARMS_REACH_M, REACH_TOLERANCE_M, Unit.METRES);
+        double reach = hearing.facts().practice().of(Figure.OUT_OF_REACH);
+        Limit limit = Limit.atLeast(reach, REACH_TOLERANCE_M, Unit.METRES);
         double height = hearing.house().map(house -> house.overFootM(camera.pose())).orElse(camera.pose().heightM());
         double missing = limit.value() + limit.tolerance() - height;
         return Sighted.of(Finding.of(key, height, limit, camera.mounted() ? Evidence.READ : Evidence.PREDICTED,
-                "A raised hand reaches about " + Unit.METRES.format(HeightChoice.ARMS_REACH_M) + ".",
+                "A raised hand reaches about " + Unit.METRES.format(reach) + ".",
                 missing > 0 ? List.of(new Remedy("Hang it " + Numbers.fixed(missing, 2) + " m higher", "the face angle grows with it"))
                         : List.of()),
                 camera);

@@ -25,7 +25,7 @@ import roofnest.core.promise.Unit;
  */
 final class RecordedBeforeRule implements PromiseRule<Promise.RecordedBefore> {
     /** A stumble or a slow wake-up takes as much, seconds. */
-    private static final double BEFORE_TOLERANCE_S = 0.5;
+    static final double BEFORE_TOLERANCE_S = 0.5;
     /** A path leads to a place that it passes within this distance, metres. */
     private static final double REACHES_M = 2;
 

@@ -11,18 +11,17 @@ import java.util.stream.Collectors;
 
 import roofnest.core.catalogue.Climb;
 import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.Practice;
+import roofnest.core.catalogue.Practice.Figure;
 import roofnest.core.lang.Numbers;
 import roofnest.core.mount.CableRun;
 import roofnest.core.mount.Fixings;
 
 /**
- * Counts what a job needs. Spares are ordinary practice: a fifth more of what is drilled in, a tenth more of what is
- * clipped on, one pack for every three, one card for every three.
+ * Counts what a job needs. How much is brought beyond that is the firm's {@link Practice}: more of what is drilled in and clipped
+ * on, spare packs and cards.
  */
 public final class KitList {
-    private static final double SPARE_FIXINGS = 1.2;
-    private static final double SPARE_CLIPS = 1.1;
-    private static final int ONE_SPARE_FOR = 3;
 
     private KitList() {}
 
@@ -57,15 +56,15 @@ public final class KitList {
     public record Item(String name, DeviceModel model, int cardGb, double overFootM, Optional<Fixings> fixings,
             Optional<CableRun> cable) {}
 
-    public static List<Line> of(List<Item> items) {
+    public static List<Line> of(List<Item> items, Practice practice) {
         List<Line> lines = new ArrayList<>();
         if (items.isEmpty()) {
             return lines;
         }
         devices(lines, items);
-        power(lines, items);
-        fixings(lines, items);
-        tools(lines, items);
+        power(lines, items, practice);
+        fixings(lines, items, practice.of(Figure.SPARE_FIXINGS));
+        tools(lines, items, practice);
         return lines;
     }
 
@@ -77,18 +76,19 @@ public final class KitList {
                         "hub " + maker.toLowerCase(Locale.ROOT), Group.DEVICES, maker + " hub", 1, "for " + names(same), true)));
     }
 
-    private static void power(List<Line> lines, List<Item> items) {
+    private static void power(List<Line> lines, List<Item> items, Practice practice) {
+        int oneSpareFor = (int) Math.round(practice.of(Figure.SPARE_FOR));
         grouped(items.stream().filter(item -> item.model().power().onBattery()).toList(), item -> item.model().key())
                 .forEach((key, same) -> {
-                    int spare = same.size() / ONE_SPARE_FOR;
+                    int spare = same.size() / oneSpareFor;
                     if (spare > 0) {
                         lines.add(new Line("pack " + key, Group.POWER, "Spare pack, " + same.get(0).model().fullName(), spare,
-                                "one for every " + ONE_SPARE_FOR + " cameras", false));
+                                oneSpareFor == 1 ? "one for every camera" : "one for every " + oneSpareFor + " cameras", false));
                     }
                 });
         grouped(items.stream().filter(item -> item.cardGb() > 0).toList(), item -> String.format(Locale.ROOT, "%04d", item.cardGb()))
                 .forEach((size, same) -> {
-                    int spare = same.size() / ONE_SPARE_FOR;
+                    int spare = same.size() / oneSpareFor;
                     int gb = same.get(0).cardGb();
                     lines.add(new Line("card " + gb, Group.POWER, "Card of " + gb + " GB, high endurance", same.size() + spare,
                             same.size() + " to put in" + (spare > 0 ? ", " + spare + " spare" : ""), true));
@@ -104,21 +104,22 @@ public final class KitList {
         }
         int clips = items.stream().flatMap(item -> item.cable().stream()).mapToInt(CableRun::clips).sum();
         if (clips > 0) {
-            lines.add(new Line("clips", Group.POWER, "Cable clips", (int) Math.ceil(clips * SPARE_CLIPS),
-                    clips + " along the cables and a tenth more", true));
+            double times = practice.of(Figure.SPARE_CLIPS);
+            lines.add(new Line("clips", Group.POWER, "Cable clips", more(clips, times),
+                    clips + " along the cables" + andMore(times), true));
         }
     }
 
-    private static void fixings(List<Line> lines, List<Item> items) {
+    private static void fixings(List<Line> lines, List<Item> items, double times) {
         grouped(items.stream().filter(item -> item.fixings().filter(fixings -> fixings.screws() > 0).isPresent()).toList(),
                 item -> item.fixings().orElseThrow().anchor()).forEach((anchor, same) -> {
                     int screws = same.stream().mapToInt(item -> item.fixings().orElseThrow().screws()).sum();
                     lines.add(new Line("anchor " + anchor, Group.FIXING, Character.toUpperCase(anchor.charAt(0)) + anchor.substring(1),
-                            (int) Math.ceil(screws * SPARE_FIXINGS), screws + " for " + names(same) + ", and a fifth more", true));
+                            more(screws, times), screws + " for " + names(same) + andMore(times), true));
                 });
     }
 
-    private static void tools(List<Line> lines, List<Item> items) {
+    private static void tools(List<Line> lines, List<Item> items, Practice practice) {
         grouped(items.stream().filter(item -> item.fixings().filter(fixings -> fixings.drillMm() > 0).isPresent()).toList(),
                 item -> String.format(Locale.ROOT, "%05.1f %s", item.fixings().orElseThrow().drillMm(), item.fixings().orElseThrow().bit()))
                 .forEach((drill, same) -> {
@@ -126,18 +127,27 @@ public final class KitList {
                     lines.add(new Line("drill " + drill, Group.TOOLS, Numbers.plain(fixings.drillMm()) + " mm drill, " + fixings.bit(), 1,
                             "for " + names(same), false));
                 });
-        climb(lines, items, Climb.LADDER, "ladder", "Ladder, with somebody to foot it");
-        climb(lines, items, Climb.STEPS, "steps", "Steps");
+        climb(lines, items, practice, Climb.LADDER, "ladder", "Ladder, with somebody to foot it");
+        climb(lines, items, practice, Climb.STEPS, "steps", "Steps");
         lines.add(new Line("reset pin", Group.TOOLS, "Reset pin and a cloth for lenses", 1, "always", false));
         lines.add(new Line("stickers", Group.TOOLS, "Envelope for the code stickers", 1,
                 items.size() + (items.size() == 1 ? " sticker" : " stickers") + " to keep", false));
     }
 
-    private static void climb(List<Line> lines, List<Item> items, Climb climb, String key, String what) {
-        List<Item> high = items.stream().filter(item -> Climb.to(item.overFootM()) == climb).toList();
+    private static void climb(List<Line> lines, List<Item> items, Practice practice, Climb climb, String key, String what) {
+        List<Item> high = items.stream().filter(item -> practice.climb(item.overFootM()) == climb).toList();
         if (!high.isEmpty()) {
             lines.add(new Line(key, Group.TOOLS, what, 1, "for " + names(high), false));
         }
+    }
+
+    /** Rounded first, so that ten by 1.1 stays eleven. */
+    private static int more(int needed, double times) {
+        return (int) Math.ceil(Math.round(needed * times * 1000) / 1000.0);
+    }
+
+    private static String andMore(double times) {
+        return times == 1 ? "" : ", and " + Numbers.plain(Math.round(100 * (times - 1))) + " % more";
     }
 
     private static Map<String, List<Item>> grouped(List<Item> items, Function<Item, String> by) {

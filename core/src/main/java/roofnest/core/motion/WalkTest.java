@@ -26,9 +26,9 @@ import roofnest.core.view.Zone;
  * Recording starts a wake time after the trigger.
  */
 public final class WalkTest {
-    private static final double WEDGE_DEG = 6;
+    public static final double WEDGE_DEG = 6;
     private static final int WEDGES_TO_TRIGGER = 2;
-    private static final double PICTURE_S = 0.4;
+    public static final double PICTURE_S = 0.4;
     /** Of a passive-infrared sensor's range that is left straight on. */
     public static final double RANGE_FLOOR = 0.25;
     /** The warm part of a body that a sensor feels, as a share of its height. */

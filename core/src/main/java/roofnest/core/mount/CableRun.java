@@ -16,9 +16,9 @@ import roofnest.core.view.CameraPose;
  * @param beyondLeadM how much longer than the lead that comes with the model, metres
  */
 public record CableRun(String socket, double lengthM, double beyondLeadM, int clips) {
-    private static final double SLACK_EACH_END_M = 0.3;
-    private static final double SPARE = 1.1;
-    private static final double CLIP_SPACING_M = 0.25;
+    public static final double SLACK_EACH_END_M = 0.3;
+    public static final double SPARE = 1.1;
+    public static final double CLIP_SPACING_M = 0.25;
 
     /** @param alongM run along walls and up, metres */
     public static CableRun of(String socket, double alongM, double leadM) {

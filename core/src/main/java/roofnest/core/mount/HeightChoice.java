@@ -20,16 +20,14 @@ import roofnest.core.view.Sightline;
  */
 public record HeightChoice(
         double heightM, double faceAngleDeg, double densityPxPerM, double blindGroundM, boolean inFrame, boolean outOfReach) {
-    /** A raised hand reaches about this high, metres. */
-    public static final double ARMS_REACH_M = 2.3;
-
     private static final double[] HEIGHTS_M = {1.8, 2.1, 2.4, 2.7, 3.0, 3.5};
 
-    public static List<HeightChoice> forPlace(LensSpec lens, CameraPose pose, Place place) {
-        return DoubleStream.of(HEIGHTS_M).mapToObj(height -> at(lens, pose, place, height)).toList();
+    /** @param reachM how high a raised hand reaches */
+    public static List<HeightChoice> forPlace(LensSpec lens, CameraPose pose, Place place, double reachM) {
+        return DoubleStream.of(HEIGHTS_M).mapToObj(height -> at(lens, pose, place, height, reachM)).toList();
     }
 
-    private static HeightChoice at(LensSpec lens, CameraPose pose, Place place, double heightM) {
+    private static HeightChoice at(LensSpec lens, CameraPose pose, Place place, double heightM, double reachM) {
         CameraPose raised = new CameraPose(pose.xM(), pose.yM(), heightM, pose.headingDeg(), pose.tiltDeg());
         Projection projection = new Projection(lens, raised);
         return new HeightChoice(
@@ -38,6 +36,6 @@ public record HeightChoice(
                 PixelDensity.atPxPerM(projection, place.face()),
                 Sightline.blindGroundM(lens, raised),
                 projection.pixel(place.face()).filter(projection::inFrame).isPresent(),
-                heightM >= ARMS_REACH_M);
+                heightM >= reachM);
     }
 }

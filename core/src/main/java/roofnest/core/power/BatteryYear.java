@@ -78,7 +78,8 @@ public final class BatteryYear {
         for (int year = 0; year < weather.years(); year++) {
             for (int day = 0; day < DAYS; day++) {
                 double hours = power.panelW() == 0 ? 0
-                        : panel.mjPerM2(day, weather.clearness(year, day)) / MJ_A_PEAK_HOUR * weather.chargeable(year, day);
+                        : panel.mjPerM2(day, weather.clearness(year, day), weather.diffuse(year, day)) / MJ_A_PEAK_HOUR
+                                * weather.chargeable(year, day);
                 sunMah[year][day] = (float) (mahAPeakHour * hours);
                 lockedAway[year][day] = (float) (1 - coldFactor(weather.lowestC(year, day)));
             }

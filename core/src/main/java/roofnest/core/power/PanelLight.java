@@ -34,7 +34,8 @@ public final class PanelLight {
     private static final double MOST_RATIO = 100;
 
     private final double slopeRad;
-    private final double skyShare;
+    private final double skyPart;
+    private final double groundPart;
     private final double[] beam = new double[Weather.DAYS];
     private final double[] levelMj = new double[Weather.DAYS];
     private final double[] sunset = new double[Weather.DAYS];
@@ -52,7 +53,9 @@ public final class PanelLight {
         Require.inRange("slope in degrees", slopeDeg, 0, 90);
         Require.finite("heading in degrees", headingDeg);
         this.slopeRad = Math.toRadians(slopeDeg);
-        this.skyShare = Require.inRange("share of the sky", skyShare, 0, 1);
+        this.skyPart = (1 + Math.cos(slopeRad)) / 2 * skyShare;
+        this.groundPart = GROUND * (1 - Math.cos(slopeRad)) / 2;
+        Require.inRange("share of the sky", skyShare, 0, 1);
         this.key = new Key(latitudeDeg, slopeDeg, headingDeg, skyShare, Arrays.deepHashCode(lit));
         for (int day = 0; day < Weather.DAYS; day++) {
             levelMj[day] = Sunlight.aboveTheAirMjPerM2(latitudeDeg, day + 1, Sunlight.SOLAR_CONSTANT_W_PER_M2);
@@ -96,10 +99,14 @@ public final class PanelLight {
 
     /** Radiation on the panel on a day of so much clearness, MJ/m². @param day of the year, from 0 */
     public double mjPerM2(int day, double clearness) {
+        return mjPerM2(day, clearness, Sunlight.diffuseShare(clearness, sunset[day]));
+    }
+
+    /** The same where the diffuse share is known already. */
+    double mjPerM2(int day, double clearness, double diffuse) {
         double level = levelMj[day] * clearness;
-        double diffuse = Sunlight.diffuseShare(clearness, sunset[day]);
-        return level * (1 - diffuse) * beam[day] + level * diffuse * (1 + Math.cos(slopeRad)) / 2 * skyShare
-                + GROUND * level * (1 - Math.cos(slopeRad)) / 2;
+        return level * (1 - diffuse) * beam[day] + level * diffuse * skyPart
+                + level * groundPart;
     }
 
     @Override

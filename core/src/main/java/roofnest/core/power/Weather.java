@@ -40,6 +40,7 @@ public final class Weather {
     private final float[][] lowestC;
     private final float[][] clearness;
     private final float[][] chargeable;
+    private final float[][] diffuse;
 
     public Weather(Climate climate, double latitudeDeg, int years, long seed) {
         Require.inRange("years", years, 1, 1000);
@@ -48,6 +49,11 @@ public final class Weather {
         lowestC = new float[years][DAYS];
         clearness = new float[years][DAYS];
         chargeable = new float[years][DAYS];
+        diffuse = new float[years][DAYS];
+        double[] sunset = new double[DAYS];
+        for (int day = 0; day < DAYS; day++) {
+            sunset[day] = Sunlight.sunsetRad(latitudeDeg, day + 1);
+        }
         double[][] quantiles = quantiles(climate);
         double least = climate.meanC().stream().mapToDouble(Double::doubleValue).min().orElse(0);
         double most = climate.meanC().stream().mapToDouble(Double::doubleValue).max().orElse(0);
@@ -71,6 +77,7 @@ public final class Weather {
                 meanC[year][day] = (float) mean;
                 lowestC[year][day] = (float) (mean - ownSwing / 2);
                 clearness[year][day] = (float) k;
+                diffuse[year][day] = (float) Sunlight.diffuseShare(k, sunset[day]);
                 chargeable[year][day] = (float) chargeable(mean, ownSwing, day);
             }
         }
@@ -148,6 +155,11 @@ public final class Weather {
 
     public double clearness(int year, int day) {
         return clearness[year][day];
+    }
+
+    /** Share of the day's light that comes from the whole sky. */
+    double diffuse(int year, int day) {
+        return diffuse[year][day];
     }
 
     public double chargeable(int year, int day) {

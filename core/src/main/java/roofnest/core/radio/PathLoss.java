@@ -26,8 +26,8 @@ public final class PathLoss {
     public static final double EXPONENT = 2.0;
     /** The model holds from here on, metres; nearer points are taken as this far. */
     static final double NEAREST_M = 0.5;
-    private static final double SIGMA_IN_SIGHT_DB = 4;
-    static final double SIGMA_THROUGH_WALLS_DB = 6;
+    public static final double SIGMA_IN_SIGHT_DB = 4;
+    public static final double SIGMA_THROUGH_WALLS_DB = 6;
 
     private final WallCrossings crossings;
 

@@ -8,6 +8,8 @@ import roofnest.core.judge.Judgement;
 import roofnest.core.mount.CableRun;
 import roofnest.core.catalogue.Climb;
 import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.Practice;
+import roofnest.core.catalogue.Practice.Figure;
 import roofnest.core.promise.Promise;
 import roofnest.core.view.CameraPose;
 
@@ -20,17 +22,12 @@ import roofnest.core.view.CameraPose;
  * @param privatePercent of its picture that is ground promised never to be shown, before any mask
  */
 public record Costs(double cableM, Climb climb, int sunMinutes, double privatePercent) {
-    /** What weighs as much as one metre of cable. */
-    private static final double SUN_MINUTES_A_METRE = 600;
-    private static final double PRIVATE_PERCENT_A_METRE = 1;
-    private static final double LADDER_AS_METRES = 4;
-
     static Costs of(House house, DeviceModel model, CameraPose pose, Judgement judged, HouseholdFacts facts) {
         double cable = CableRun.toNearestSocket(house.plan(), model.power(), pose).map(CableRun::lengthM).orElse(0.0);
         int sun = Arrays.stream(house.sun().glareMinutesByMonth(house.eye(model.lens(), pose))).sum();
         double shown = judged.promises().stream().filter(j -> j.promise() instanceof Promise.NeverShows)
                 .mapToDouble(j -> j.finding().measured().orElse(0)).sum();
-        return new Costs(cable, Climb.to(house.overFootM(pose)), sun, shown);
+        return new Costs(cable, facts.practice().climb(house.overFootM(pose)), sun, shown);
     }
 
     public boolean ladder() {
@@ -38,8 +35,8 @@ public record Costs(double cableM, Climb climb, int sunMinutes, double privatePe
     }
 
     /** Everything in one figure, as metres of cable, for breaking ties. */
-    double asMetres() {
-        return cableM + (ladder() ? LADDER_AS_METRES : 0) + sunMinutes / SUN_MINUTES_A_METRE + privatePercent / PRIVATE_PERCENT_A_METRE;
+    double asMetres(Practice practice) {
+        return cableM + (ladder() ? practice.of(Figure.A_LADDER) : 0) + sunMinutes / practice.of(Figure.A_METRE_OF_SUN)
+                + privatePercent / practice.of(Figure.A_METRE_OF_PRIVATE);
     }
-
 }

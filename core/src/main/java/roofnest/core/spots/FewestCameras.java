@@ -12,6 +12,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 
 import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.Practice.Figure;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.HouseholdJudge;
@@ -38,9 +39,6 @@ public final class FewestCameras {
     private static final int JUDGED_EACH = 40;
     /** What a metre of cable, and what weighs as much, counts beside prices: one unit of the firm's money. */
     private static final double PRICE_A_METRE = 1;
-
-    /** A promise kept thinly is a promise kept, but a spot that keeps it well is worth this much more cable. */
-    private static final double THIN_AS_METRES = 5;
 
     private FewestCameras() {}
 
@@ -151,7 +149,8 @@ public final class FewestCameras {
                 thin += standing == Standing.THIN ? 1 : 0;
             }
         }
-        double metres = THIN_AS_METRES * thin + Costs.of(judge.house().orElseThrow(), model, candidate.pose(), alone, facts).asMetres();
+        double metres = facts.practice().of(Figure.A_THIN_PROMISE) * thin
+                + Costs.of(judge.house().orElseThrow(), model, candidate.pose(), alone, facts).asMetres(facts.practice());
         return covers.isEmpty() ? Optional.empty()
                 : Optional.of(new Option(offer, candidate, covers, offer.price() + PRICE_A_METRE * metres));
     }

@@ -8,6 +8,8 @@ import java.util.Set;
 import roofnest.core.catalogue.Climb;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.PairingMethod;
+import roofnest.core.catalogue.Practice;
+import roofnest.core.catalogue.Practice.Figure;
 import roofnest.core.lang.Require;
 
 /**
@@ -17,20 +19,11 @@ import roofnest.core.lang.Require;
  * @param rejoining other things that have to rejoin afterwards
  * @param people who are given access
  * @param pace of the firm's own hands
+ * @param practice of the firm: what its work takes before anybody has timed it
  */
-public record Job(double networkMinutes, int rejoining, int people, List<Work> cameras, Pace pace) {
+public record Job(double networkMinutes, int rejoining, int people, List<Work> cameras, Pace pace, Practice practice) {
     /** Ordinary practice, minutes; a firm's own log takes their place as it grows. */
     private static final int MINUTES_A_REJOIN = 2;
-    private static final int UNPACK = 4;
-    private static final int UPDATE = 6;
-    private static final int OWN_PASSWORD_AND_NAME = 3;
-    private static final int TRY_THE_PLACE = 4;
-    private static final int MOUNT = 8;
-    private static final int A_SCREW = 2;
-    private static final int AIM_AND_TUNE = 6;
-    private static final int WALK_TEST = 4;
-    private static final int A_PERSON = 4;
-    private static final int HAND_OVER = 15;
 
     public Job {
         Require.inRange("minutes at the router", networkMinutes, 0, 600);
@@ -41,7 +34,7 @@ public record Job(double networkMinutes, int rejoining, int people, List<Work> c
 
     /** At the ordinary pace. */
     public Job(double networkMinutes, int rejoining, int people, List<Work> cameras) {
-        this(networkMinutes, rejoining, people, cameras, Pace.ORDINARY);
+        this(networkMinutes, rejoining, people, cameras, Pace.ORDINARY, Practice.USUAL);
     }
 
     /**
@@ -76,11 +69,11 @@ public record Job(double networkMinutes, int rejoining, int people, List<Work> c
         if (people > 0) {
             tasks.add(new Task("share", Task.About.house(Task.Kind.SHARE), "House",
                     "Give " + people + (people == 1 ? " person" : " people") + " access",
-                    pace.minutes(Task.Kind.SHARE, A_PERSON * people), 0, proved, Set.of(Task.Need.PHONE)));
+                    pace.minutes(Task.Kind.SHARE, of(Figure.A_PERSON) * people), 0, proved, Set.of(Task.Need.PHONE)));
             proved = Set.of("share");
         }
         tasks.add(new Task("hand over", Task.About.house(Task.Kind.HAND_OVER), "House", "Hand over",
-                pace.minutes(Task.Kind.HAND_OVER, HAND_OVER), 0, proved, Set.of()));
+                pace.minutes(Task.Kind.HAND_OVER, of(Figure.HAND_OVER)), 0, proved, Set.of()));
         return tasks;
     }
 
@@ -93,7 +86,7 @@ public record Job(double networkMinutes, int rejoining, int people, List<Work> c
             int join = minutes(model.setUp().joinSeconds());
             int hands = Math.max(2, (int) Math.ceil(work.pairingMinutes()) - boot - join);
             tasks.add(new Task(id + "unpack", Task.About.camera(Task.Kind.UNPACK, work.camera()), work.name(),
-                    "Unpack, photograph the sticker, power on", pace.minutes(Task.Kind.UNPACK, UNPACK), boot,
+                    "Unpack, photograph the sticker, power on", pace.minutes(Task.Kind.UNPACK, of(Figure.UNPACK)), boot,
                     Set.of(), Set.of()));
             Set<String> ready = new HashSet<>(network);
             ready.add(id + "unpack");
@@ -102,31 +95,37 @@ public record Job(double networkMinutes, int rejoining, int people, List<Work> c
                             "Join it: " + work.pairing().words(), hands, join, ready, Set.of(Task.Need.PHONE)));
             tasks.add(new Task(id + "secure", Task.About.camera(Task.Kind.SECURE, work.camera()), work.name(),
                     "Own password, name, start the update",
-                    pace.minutes(Task.Kind.SECURE, OWN_PASSWORD_AND_NAME), UPDATE, Set.of(id + "pair"), Set.of(Task.Need.PHONE)));
+                    pace.minutes(Task.Kind.SECURE, of(Figure.SECURE)), (int) Math.round(of(Figure.UPDATE)), Set.of(id + "pair"),
+                    Set.of(Task.Need.PHONE)));
             last = id + "secure";
         }
         if (!work.mounted()) {
-            Climb climb = Climb.to(work.overFootM());
+            Climb climb = practice.climb(work.overFootM());
             Set<Task.Need> ladder = climb == Climb.LADDER ? Set.of(Task.Need.LADDER) : Set.of();
             tasks.add(new Task(id + "try", Task.About.camera(Task.Kind.TRY, work.camera()), work.name(),
-                    "Try its place with the live picture", pace.minutes(Task.Kind.TRY, TRY_THE_PLACE), 0,
+                    "Try its place with the live picture", pace.minutes(Task.Kind.TRY, of(Figure.TRY_THE_PLACE)), 0,
                     last == null ? Set.of() : Set.of(last), both(ladder)));
             tasks.add(new Task(id + "mount", Task.About.camera(Task.Kind.MOUNT, work.camera()), work.name(), "Drill and mount",
-                    pace.minutes(Task.Kind.MOUNT, MOUNT + A_SCREW * model.mount().screws() + climb.minutes()), 0, Set.of(id + "try"),
+                    pace.minutes(Task.Kind.MOUNT, of(Figure.MOUNT) + of(Figure.A_SCREW) * model.mount().screws() + practice.minutes(climb)),
+                    0, Set.of(id + "try"),
                     ladder));
             tasks.add(new Task(id + "aim", Task.About.camera(Task.Kind.AIM, work.camera()), work.name(), "Aim, mask and tune",
-                    pace.minutes(Task.Kind.AIM, AIM_AND_TUNE), 0, Set.of(id + "mount"),
+                    pace.minutes(Task.Kind.AIM, of(Figure.AIM)), 0, Set.of(id + "mount"),
                     both(ladder)));
             last = id + "aim";
         }
         tasks.add(new Task(id + "prove", Task.About.camera(Task.Kind.PROVE, work.camera()), work.name(), "Walk test, alert, look from away",
-                pace.minutes(Task.Kind.PROVE, WALK_TEST), 2,
+                pace.minutes(Task.Kind.PROVE, of(Figure.WALK_TEST)), 2,
                 last == null ? Set.of() : Set.of(last), Set.of(Task.Need.PHONE)));
         return id + "prove";
     }
 
     private static Set<Task.Need> both(Set<Task.Need> ladder) {
         return ladder.isEmpty() ? Set.of(Task.Need.PHONE) : Set.of(Task.Need.PHONE, Task.Need.LADDER);
+    }
+
+    private double of(Figure figure) {
+        return practice.of(figure);
     }
 
     private static int minutes(int seconds) {

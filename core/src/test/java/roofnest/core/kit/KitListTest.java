@@ -16,6 +16,8 @@ import net.jqwik.api.constraints.LongRange;
 
 import roofnest.core.catalogue.Catalogue;
 import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.Practice;
+import roofnest.core.catalogue.Practice.Figure;
 import roofnest.core.mount.CableRun;
 import roofnest.core.mount.Fixings;
 import roofnest.core.plan.Material;
@@ -26,7 +28,7 @@ class KitListTest {
     @Test
     void devices_hubs_cards_and_packs_are_counted_with_their_spares() {
         List<KitList.Line> kit = KitList.of(List.of(item("A", "pellan-drift", 64), item("B", "pellan-drift", 64),
-                item("C", "pellan-drift", 64), item("D", "cairnlow-eave", 128)));
+                item("C", "pellan-drift", 64), item("D", "cairnlow-eave", 128)), Practice.USUAL);
         assertThat(line(kit, "model pellan-drift").quantity()).isEqualTo(3);
         assertThat(line(kit, "hub pellan").why()).isEqualTo("for A, B, C");
         assertThat(line(kit, "pack pellan-drift").quantity()).isEqualTo(1);
@@ -41,20 +43,36 @@ class KitListTest {
         DeviceModel eave = CATALOGUE.get("cairnlow-eave");
         Fixings stone = Fixings.into(Material.STONE, eave.mount());
         List<KitList.Line> kit = KitList.of(List.of(new KitList.Item("A", eave, 0, 3.0, Optional.of(stone),
-                Optional.of(CableRun.of("porch socket", 7, eave.power().leadM())))));
+                Optional.of(CableRun.of("porch socket", 7, eave.power().leadM())))), Practice.USUAL);
         assertThat(line(kit, "anchor " + stone.anchor()).quantity()).isEqualTo((int) Math.ceil(eave.mount().screws() * 1.2));
         assertThat(kit).anyMatch(line -> line.what().startsWith("7 mm drill, masonry bit"));
         // 7 m and slack, a tenth more, is 8.36 m; its own lead reaches 5 m.
         assertThat(line(kit, "extension 4").why()).contains("8.4 m from porch socket");
         assertThat(line(kit, "clips").quantity()).isEqualTo((int) Math.ceil(29 * 1.1));
         assertThat(line(kit, "ladder").quantity()).isEqualTo(1);
-        assertThat(KitList.of(List.of(item("low", "oskarra-sill", 0)))).noneMatch(line -> line.key().equals("ladder"));
-        assertThat(KitList.of(List.of())).isEmpty();
+        assertThat(KitList.of(List.of(item("low", "oskarra-sill", 0)), Practice.USUAL)).noneMatch(line -> line.key().equals("ladder"));
+        assertThat(KitList.of(List.of(), Practice.USUAL)).isEmpty();
+    }
+
+    @Test
+    void what_is_brought_follows_the_firms_own_practice() {
+        DeviceModel eave = CATALOGUE.get("cairnlow-eave");
+        Fixings stone = Fixings.into(Material.STONE, eave.mount());
+        Practice own = new Practice(Map.of(Figure.SPARE_FIXINGS, 1.0, Figure.SPARE_FOR, 1.0, Figure.FROM_THE_GROUND, 2.6,
+                Figure.FROM_STEPS, 3.6));
+        List<KitList.Line> kit = KitList.of(List.of(new KitList.Item("A", eave, 64, 3.0, Optional.of(stone), Optional.empty())), own);
+        KitList.Line anchors = line(kit, "anchor " + stone.anchor());
+        assertThat(anchors.quantity()).isEqualTo(eave.mount().screws());
+        assertThat(anchors.why()).doesNotContain("more");
+        assertThat(line(kit, "card 64").quantity()).as("one and its spare").isEqualTo(2);
+        assertThat(kit).as("3 m is worked on from steps").noneMatch(line -> line.key().equals("ladder"))
+                .anyMatch(line -> line.key().equals("steps"));
+        assertThat(KitList.of(List.of(), own)).isEmpty();
     }
 
     @Test
     void a_quotation_adds_what_is_sold_and_the_work_and_says_what_has_no_price() {
-        List<KitList.Line> kit = KitList.of(List.of(item("A", "cairnlow-eave", 64)));
+        List<KitList.Line> kit = KitList.of(List.of(item("A", "cairnlow-eave", 64)), Practice.USUAL);
         Quotation quotation = Quotation.of(kit, Map.of("model cairnlow-eave", 12_900L, "hour", 4_800L), 88, new BigDecimal("21"));
         assertThat(quotation.lines()).extracting(Quotation.Line::what).containsExactly("Cairnlow Eave", "Work, 1 h 30 min");
         assertThat(quotation.netCents()).isEqualTo(12_900 + 7_200);
@@ -67,8 +85,9 @@ class KitListTest {
     @Property
     void no_cent_is_lost(@ForAll @LongRange(max = 1_000_000) long camera, @ForAll @LongRange(max = 100_000) long hour,
             @ForAll @IntRange(max = 600) int minutes, @ForAll @IntRange(max = 30) int tax) {
-        Quotation quotation = Quotation.of(KitList.of(List.of(item("A", "cairnlow-eave", 0), item("B", "cairnlow-eave", 0))),
-                Map.of("model cairnlow-eave", camera, "hour", hour), minutes, BigDecimal.valueOf(tax));
+        Quotation quotation
+                = Quotation.of(KitList.of(List.of(item("A", "cairnlow-eave", 0), item("B", "cairnlow-eave", 0)), Practice.USUAL),
+                        Map.of("model cairnlow-eave", camera, "hour", hour), minutes, BigDecimal.valueOf(tax));
         assertThat(quotation.netCents()).isEqualTo(quotation.lines().stream().mapToLong(Quotation.Line::sumCents).sum());
         assertThat(quotation.lines().get(0).sumCents()).isEqualTo(2 * camera);
         assertThat(Math.abs(100 * quotation.taxCents() - quotation.netCents() * tax)).isLessThanOrEqualTo(50);

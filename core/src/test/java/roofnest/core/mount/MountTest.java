@@ -61,7 +61,8 @@ class MountTest {
     @Test
     void higher_is_steeper_and_safer() {
         List<HeightChoice> choices
-                = HeightChoice.forPlace(POST.lens(), new CameraPose(11.35, -0.2, 2.4, 110, 14), PLAN.place("river-stairs").orElseThrow());
+                = HeightChoice.forPlace(POST.lens(), new CameraPose(11.35, -0.2, 2.4, 110, 14), PLAN.place("river-stairs").orElseThrow(),
+                        2.3);
         for (int i = 1; i < choices.size(); i++) {
             assertThat(choices.get(i).faceAngleDeg()).isGreaterThan(choices.get(i - 1).faceAngleDeg());
             assertThat(choices.get(i).blindGroundM()).isGreaterThan(choices.get(i - 1).blindGroundM());
@@ -139,7 +140,7 @@ class MountTest {
     @Test
     void a_height_is_weighed_for_the_face_at_the_place() {
         Place place = new Place("spot", "spot", new PlanPoint(4, 0), 0);
-        List<HeightChoice> choices = HeightChoice.forPlace(POST.lens(), new CameraPose(0, 0, 2.4, 90, 10), place);
+        List<HeightChoice> choices = HeightChoice.forPlace(POST.lens(), new CameraPose(0, 0, 2.4, 90, 10), place, 2.3);
         assertThat(choices).extracting(HeightChoice::heightM).containsExactly(1.8, 2.1, 2.4, 2.7, 3.0, 3.5);
         for (HeightChoice choice : choices) {
             assertThat(choice.faceAngleDeg()).isEqualTo(Math.toDegrees(Math.atan2(choice.heightM() - 1.6, 4)), within(1e-9));
@@ -147,9 +148,9 @@ class MountTest {
             assertThat(choice.inFrame()).isTrue();
             assertThat(choice.densityPxPerM()).isBetween(150.0, 195.0);
         }
-        assertThat(HeightChoice.forPlace(POST.lens(), new CameraPose(0, 0, 2.4, 270, 10), place)).noneMatch(HeightChoice::inFrame);
+        assertThat(HeightChoice.forPlace(POST.lens(), new CameraPose(0, 0, 2.4, 270, 10), place, 2.3)).noneMatch(HeightChoice::inFrame);
         Place onTerrace = new Place("terrace", "terrace", new PlanPoint(4, 0), 0.5);
-        assertThat(HeightChoice.forPlace(POST.lens(), new CameraPose(0, 0, 2.4, 90, 10), onTerrace).get(2).faceAngleDeg())
+        assertThat(HeightChoice.forPlace(POST.lens(), new CameraPose(0, 0, 2.4, 90, 10), onTerrace, 2.3).get(2).faceAngleDeg())
                 .as("who stands higher is looked down on less").isEqualTo(Math.toDegrees(Math.atan2(0.3, 4)), within(1e-9));
     }
 }

@@ -17,6 +17,7 @@ import net.jqwik.api.constraints.IntRange;
 
 import roofnest.core.catalogue.Catalogue;
 import roofnest.core.catalogue.PairingMethod;
+import roofnest.core.catalogue.Practice;
 
 class DayTest {
     private static final Task UNPACK = new Task("unpack", "Gate", "Unpack", 4, 2, Set.of(), Set.of());
@@ -143,7 +144,8 @@ class DayTest {
         Job.Work work = new Job.Work(4, "Gate", Catalogue.shipped().get("dunmark-post"), PairingMethod.Way.HOTSPOT, 6, 2.4, false, false);
         int ordinary = new Job(0, 0, 0, List.of(work)).tasks().stream().filter(task -> task.id().equals("camera 1 mount")).findFirst()
                 .orElseThrow().handsOnMinutes();
-        int own = new Job(0, 0, 0, List.of(work), slow).tasks().stream().filter(task -> task.id().equals("camera 1 mount")).findFirst()
+        int own = new Job(0, 0, 0, List.of(work), slow, Practice.USUAL).tasks().stream().filter(task -> task.id().equals("camera 1 mount"))
+                .findFirst()
                 .orElseThrow().handsOnMinutes();
         assertThat(own).isEqualTo((int) Math.round(ordinary * 1.5));
         assertThatThrownBy(() -> new Pace.Seen(Task.Kind.AIM, 1, 4.1)).isInstanceOf(IllegalArgumentException.class);
