@@ -164,6 +164,8 @@ export function startSaves({ base, version: opened, look, saved, say }) {
   }
 
   addEventListener("online", drain);
+  // Back from the window in which one signed in again, nobody waits out the pause between two tries.
+  addEventListener("focus", () => failures > 0 && drain());
   addEventListener("beforeunload", (event) => {
     if (waiting.length > 0) {
       event.preventDefault();

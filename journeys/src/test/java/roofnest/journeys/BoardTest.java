@@ -80,7 +80,7 @@ class BoardTest {
         assertThat(judged.ok()).isTrue();
         assertThat(board.saveState()).containsText("3 moves not saved");
         visit.page().unroute("**/pose");
-        board.saved();
+        board.savedByItself();
         String raised = board.field("height");
         board.page().reload();
         assertThat(board.field("height")).isEqualTo(raised).isNotEqualTo(before);
@@ -98,7 +98,7 @@ class BoardTest {
         other.locator("#email").fill("jory@ladderhall.example");
         other.locator("#password").fill("weir steps nine");
         other.locator("#password").press("Enter");
-        board.saved();
+        board.savedByItself();
         board.page().reload();
         assertThat(board.field("tilt")).isEqualTo("17");
     }

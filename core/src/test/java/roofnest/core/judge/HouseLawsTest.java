@@ -71,7 +71,7 @@ class HouseLawsTest {
         }
     }
 
-    @Property(tries = 40)
+    @Property(tries = 25)
     void turning_and_moving_the_whole_house_changes_no_finding(
             @ForAll @DoubleRange(min = 0, max = 359) double turn, @ForAll @DoubleRange(min = -200, max = 200) double dx,
             @ForAll @DoubleRange(min = -200, max = 200) double dy, @ForAll @DoubleRange(min = 0, max = 359) double heading) {
@@ -103,7 +103,7 @@ class HouseLawsTest {
                 || Math.abs(finding.margin().getAsDouble() - finding.limit().tolerance()) <= rounding);
     }
 
-    @Property(tries = 40)
+    @Property(tries = 25)
     void nearer_to_the_place_is_never_less_dense_along_one_line(@ForAll @DoubleRange(min = 1.5, max = 12) double near,
             @ForAll @DoubleRange(min = 0.1, max = 8) double more) {
         HousePlan open = new HousePlan(HousePlan.FORMAT, "field", 50, WeirSteps.plan().storeys(), List.of(), null, null,

@@ -74,7 +74,7 @@ class SolidHouseLawTest {
         }
     }
 
-    @Property(tries = 100)
+    @Property(tries = 40)
     void nobody_looks_into_a_house_whose_openings_are_closed(@ForAll long seed) {
         Random random = new Random(seed);
         HousePlan open = RandomHouses.plan(random.nextInt(100_000));
@@ -102,7 +102,7 @@ class SolidHouseLawTest {
                 least + (most - least) * random.nextDouble());
     }
 
-    @Property(tries = 100)
+    @Property(tries = 40)
     void more_wall_floor_bank_or_mask_never_keeps_what_was_broken(@ForAll long seed) {
         Random random = new Random(seed);
         HousePlan plan = plan(random);
@@ -167,7 +167,7 @@ class SolidHouseLawTest {
         return more;
     }
 
-    @Property(tries = 60)
+    @Property(tries = 30)
     void turned_and_shifted_or_a_metre_higher_every_finding_is_the_same(@ForAll long seed, @ForAll @IntRange(max = 2) int how) {
         Random random = new Random(seed);
         HousePlan plan = plan(random);

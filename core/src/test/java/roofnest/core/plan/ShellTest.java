@@ -109,7 +109,7 @@ class ShellTest {
         assertThat(rays.firstHider(1, 4.5, 3, 1)).isEqualTo(WallCrossings.Hider.BANK);
         assertThat(rays.firstHider(2.2, 4.5, 3, 2.2)).as("over the bank").isEqualTo(WallCrossings.Hider.WALL);
         assertThat(rays.firstHider(3, 4.5, 3, 8)).as("over the house").isNull();
-        assertThat(rays.firstHider(2, 22, 3, -1.9)).as("into the pit, through its edge").isEqualTo(WallCrossings.Hider.GROUND);
+        assertThat(rays.firstHider(2, 22, 3, -1.9)).as("into the pit, through its edge").isEqualTo(WallCrossings.Hider.BANK);
         assertThat(rays.firstHider(8, 21.9, 3, -1.9)).as("steep enough").isNull();
         assertThat(rays.firstHider(3, 27, 3, -1)).isEqualTo(WallCrossings.Hider.GROUND);
     }

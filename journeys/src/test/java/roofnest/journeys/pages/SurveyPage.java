@@ -7,6 +7,7 @@ import com.google.gson.JsonObject;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.BoundingBox;
 
 public record SurveyPage(Page page) {
@@ -20,6 +21,12 @@ public record SurveyPage(Page page) {
 
     public SurveyPage saved() {
         assertThat(saveState()).hasText("saved");
+        return this;
+    }
+
+    /** What waits between two tries is tried again at the latest after 15 s. */
+    public SurveyPage savedByItself() {
+        assertThat(saveState()).hasText("saved", new LocatorAssertions.HasTextOptions().setTimeout(30_000));
         return this;
     }
 
