@@ -29,7 +29,6 @@ public final class BatteryYear {
     private final Weather weather;
     /** What the panel puts into the pack on each day of each year, mAh. */
     private final float[][] sunMah;
-    private final float[][] lockedAway;
 
     /** @param chargeEveryDays how often somebody charges the pack; 0 when only the sun does */
     public record Plan(LocalDate from, int chargeEveryDays) {
@@ -73,15 +72,19 @@ public final class BatteryYear {
         this.power = power;
         this.weather = weather;
         this.sunMah = new float[weather.years()][DAYS];
-        this.lockedAway = new float[weather.years()][DAYS];
         double mahAPeakHour = power.panelW() * openSkyShare * PANEL_LOSSES / power.packVolts() * 1000;
+        if (power.panelW() == 0) {
+            return;
+        }
+        double mahAMj = mahAPeakHour / MJ_A_PEAK_HOUR;
+        double diffuse = mahAMj * panel.ofDiffuse();
+        double[] beam = IntStream.range(0, DAYS).mapToDouble(day -> mahAMj * panel.ofBeam(day)).toArray();
         for (int year = 0; year < weather.years(); year++) {
+            float[] beamMj = weather.beamMj(year);
+            float[] diffuseMj = weather.diffuseMj(year);
+            float[] sun = sunMah[year];
             for (int day = 0; day < DAYS; day++) {
-                double hours = power.panelW() == 0 ? 0
-                        : panel.mjPerM2(day, weather.clearness(year, day), weather.diffuse(year, day)) / MJ_A_PEAK_HOUR
-                                * weather.chargeable(year, day);
-                sunMah[year][day] = (float) (mahAPeakHour * hours);
-                lockedAway[year][day] = (float) (1 - coldFactor(weather.lowestC(year, day)));
+                sun[day] = (float) (beamMj[day] * beam[day] + diffuseMj[day] * diffuse);
             }
         }
     }
@@ -127,16 +130,22 @@ public final class BatteryYear {
     private double run(int year, double drawMahPerDay, Plan plan, double[] percents) {
         double fullMah = power.capacityMah();
         double mah = fullMah;
+        double aShare = 1 / fullMah;
         double lowest = 100;
-        int first = plan.from().getDayOfYear();
+        float[] sun = sunMah[year];
+        float[] lockedAway = weather.lockedAway(year);
+        int day = (plan.from().getDayOfYear() - 1) % DAYS;
+        int untilCharged = plan.chargeEveryDays() == 0 ? Integer.MAX_VALUE : plan.chargeEveryDays();
+        // Divisions would take longer here than all the rest.
         for (int n = 1; n <= DAYS; n++) {
-            int day = (first - 1 + n) % DAYS;
-            if (plan.chargeEveryDays() > 0 && n % plan.chargeEveryDays() == 0) {
+            day = day + 1 == DAYS ? 0 : day + 1;
+            if (--untilCharged == 0) {
                 mah = fullMah;
+                untilCharged = plan.chargeEveryDays();
             }
-            mah = Math.min(fullMah, mah + sunMah[year][day]);
+            mah = Math.min(fullMah, mah + sun[day]);
             mah = Math.max(0, mah - drawMahPerDay - mah * SELF_DISCHARGE_A_DAY);
-            double percent = Math.max(0, 100 * (mah / fullMah - lockedAway[year][day]));
+            double percent = Math.max(0, 100 * (mah * aShare - lockedAway[day]));
             lowest = Math.min(lowest, percent);
             if (percents != null) {
                 percents[n - 1] = percent;

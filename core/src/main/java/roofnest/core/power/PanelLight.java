@@ -99,14 +99,19 @@ public final class PanelLight {
 
     /** Radiation on the panel on a day of so much clearness, MJ/m². @param day of the year, from 0 */
     public double mjPerM2(int day, double clearness) {
-        return mjPerM2(day, clearness, Sunlight.diffuseShare(clearness, sunset[day]));
+        double level = levelMj[day] * clearness;
+        double diffuse = Sunlight.diffuseShare(clearness, sunset[day]);
+        return level * (1 - diffuse) * ofBeam(day) + level * diffuse * ofDiffuse();
     }
 
-    /** The same where the diffuse share is known already. */
-    double mjPerM2(int day, double clearness, double diffuse) {
-        double level = levelMj[day] * clearness;
-        return level * (1 - diffuse) * beam[day] + level * diffuse * skyPart
-                + level * groundPart;
+    /** What reaches the panel of the light straight from the sun on level ground, with what the ground gives back of it. */
+    double ofBeam(int day) {
+        return beam[day] + groundPart;
+    }
+
+    /** What reaches the panel of the light that the whole sky sends on level ground, with what the ground gives back of it. */
+    double ofDiffuse() {
+        return skyPart + groundPart;
     }
 
     @Override

@@ -40,7 +40,9 @@ public final class Weather {
     private final float[][] lowestC;
     private final float[][] clearness;
     private final float[][] chargeable;
-    private final float[][] diffuse;
+    private final float[][] beamMj;
+    private final float[][] diffuseMj;
+    private final float[][] lockedAway;
 
     public Weather(Climate climate, double latitudeDeg, int years, long seed) {
         Require.inRange("years", years, 1, 1000);
@@ -49,10 +51,14 @@ public final class Weather {
         lowestC = new float[years][DAYS];
         clearness = new float[years][DAYS];
         chargeable = new float[years][DAYS];
-        diffuse = new float[years][DAYS];
+        beamMj = new float[years][DAYS];
+        diffuseMj = new float[years][DAYS];
+        lockedAway = new float[years][DAYS];
         double[] sunset = new double[DAYS];
+        double[] aboveMj = new double[DAYS];
         for (int day = 0; day < DAYS; day++) {
             sunset[day] = Sunlight.sunsetRad(latitudeDeg, day + 1);
+            aboveMj[day] = Sunlight.aboveTheAirMjPerM2(latitudeDeg, day + 1, Sunlight.SOLAR_CONSTANT_W_PER_M2);
         }
         double[][] quantiles = quantiles(climate);
         double least = climate.meanC().stream().mapToDouble(Double::doubleValue).min().orElse(0);
@@ -77,8 +83,11 @@ public final class Weather {
                 meanC[year][day] = (float) mean;
                 lowestC[year][day] = (float) (mean - ownSwing / 2);
                 clearness[year][day] = (float) k;
-                diffuse[year][day] = (float) Sunlight.diffuseShare(k, sunset[day]);
+                lockedAway[year][day] = (float) (1 - BatteryYear.coldFactor(mean - ownSwing / 2));
                 chargeable[year][day] = (float) chargeable(mean, ownSwing, day);
+                double diffuse = Sunlight.diffuseShare(k, sunset[day]);
+                beamMj[year][day] = (float) (aboveMj[day] * k * (1 - diffuse) * chargeable[year][day]);
+                diffuseMj[year][day] = (float) (aboveMj[day] * k * diffuse * chargeable[year][day]);
             }
         }
     }
@@ -157,9 +166,19 @@ public final class Weather {
         return clearness[year][day];
     }
 
-    /** Share of the day's light that comes from the whole sky. */
-    double diffuse(int year, int day) {
-        return diffuse[year][day];
+    /** Light of a year's days straight from the sun on level ground while a pack can be charged, MJ/m². Not to be written to. */
+    float[] beamMj(int year) {
+        return beamMj[year];
+    }
+
+    /** The same of the light that comes from the whole sky. */
+    float[] diffuseMj(int year) {
+        return diffuseMj[year];
+    }
+
+    /** Share of a pack that the cold of a year's days keeps back. Not to be written to. */
+    float[] lockedAway(int year) {
+        return lockedAway[year];
     }
 
     public double chargeable(int year, int day) {
