@@ -18,6 +18,9 @@ import roofnest.core.promise.Unit;
 
 /** One camera's settings with what they come to. */
 record TuneView(CameraRepository.Record record, List<Figure> figures, Optional<Year> year) {
+    /** A lean that leaves less than this more in the pack is not worth a word, percent. */
+    private static final double WORTH_TURNING_PERCENT = 1;
+
     /** @param why where the figure comes from */
     record Figure(String what, String value, String why) {}
 
@@ -69,6 +72,10 @@ record TuneView(CameraRepository.Record record, List<Figure> figures, Optional<Y
         String elsewhere = advice.elsewhere().map(place -> "; " + Numbers.fixed(place.leadM(), 0) + " m of lead " + place.way()
                 + " would make it " + Unit.PERCENT.format(place.lowestPercent()))
                 .orElse("; no place within 3 m of lead is worth the cable");
+        if (advice.lowestPercent() < now.lowest().percent() + WORTH_TURNING_PERCENT) {
+            return new Figure("panel", "no lean does better",
+                    "lowest in the bad year " + Unit.PERCENT.format(now.lowest().percent()) + elsewhere);
+        }
         return new Figure("panel does best", best, "lowest in the bad year " + Unit.PERCENT.format(advice.lowestPercent()) + ", now "
                 + Unit.PERCENT.format(now.lowest().percent()) + elsewhere);
     }

@@ -79,11 +79,20 @@ public final class Shell {
         /** The floor right over a point; empty under the open sky or the roof. */
         private Optional<Over> over(double xM, double yM) {
             Coordinate at = new Coordinate(xM, yM);
-            return over.stream().filter(floor -> floor.reach.locate(at) != Location.EXTERIOR).findFirst();
+            for (Over floor : over) {
+                if (floor.reach.locate(at) != Location.EXTERIOR) {
+                    return Optional.of(floor);
+                }
+            }
+            return Optional.empty();
         }
 
         private double roofM(double xM, double yM) {
-            return roof.stream().mapToDouble(plane -> plane.atM(xM, yM)).min().orElse(storey.ceilingM());
+            double lowest = roof.isEmpty() ? storey.ceilingM() : Double.POSITIVE_INFINITY;
+            for (Plane plane : roof) {
+                lowest = Math.min(lowest, plane.atM(xM, yM));
+            }
+            return lowest;
         }
     }
 
@@ -246,16 +255,39 @@ public final class Shell {
 
     /** Height of a wall's top at a point of its line, metres above the ground. */
     public double topM(Wall wall, double xM, double yM) {
-        double ownM = plan.baseM(wall) + wall.heightM();
+        return top(wall).atM(xM, yM);
+    }
+
+    /** The top of a wall, for asking at many points of it. */
+    Top top(Wall wall) {
         Tier tier = tiers.get(wall.storey());
-        if (!full(wall)) {
-            return ownM;
+        boolean full = full(wall);
+        return new Top(plan.baseM(wall) + wall.heightM(), full ? tier : null, full && outer(wall, tier));
+    }
+
+    /** @see #topM */
+    static final class Top {
+        private final double ownM;
+        private final Tier tier;
+        private final boolean outer;
+
+        /** @param tier that it goes on from, to what lies over it; null for a wall that ends by itself */
+        private Top(double ownM, Tier tier, boolean outer) {
+            this.ownM = ownM;
+            this.tier = tier;
+            this.outer = outer;
         }
-        Optional<Over> over = tier.over(xM, yM);
-        if (over.isPresent()) {
-            return Math.max(ownM, over.get().floorM);
+
+        double atM(double xM, double yM) {
+            if (tier == null) {
+                return ownM;
+            }
+            Optional<Over> over = tier.over(xM, yM);
+            if (over.isPresent()) {
+                return Math.max(ownM, over.get().floorM);
+            }
+            return outer ? Math.max(ownM, tier.roofM(xM, yM)) : ownM;
         }
-        return outer(wall, tier) ? Math.max(ownM, tier.roofM(xM, yM)) : ownM;
     }
 
     /** Distances along a wall at which its top bends or jumps, metres from its start. */

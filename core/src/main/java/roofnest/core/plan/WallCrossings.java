@@ -26,6 +26,7 @@ public final class WallCrossings {
     private final double[] lines;
     private final double[] bases;
     private final double[] tops;
+    private final Shell.Top[] wallTops;
     /** As high as any part of the wall reaches; where a ray is between the two, the {@link Shell} is asked. */
     private final double[] mostTops;
     private final Shell shell;
@@ -77,6 +78,7 @@ public final class WallCrossings {
         lines = new double[walls.size() * 4];
         bases = new double[walls.size()];
         tops = new double[walls.size()];
+        wallTops = new Shell.Top[walls.size()];
         mostTops = new double[walls.size()];
         for (int i = 0; i < walls.size(); i++) {
             Wall wall = walls.get(i);
@@ -85,6 +87,7 @@ public final class WallCrossings {
             lines[4 * i + 2] = wall.to().xM() - wall.from().xM();
             lines[4 * i + 3] = wall.to().yM() - wall.from().yM();
             bases[i] = plan.baseM(wall);
+            wallTops[i] = shell.top(wall);
             tops[i] = bases[i] + wall.heightM();
             mostTops[i] = shell.mostM(wall);
         }
@@ -189,7 +192,7 @@ public final class WallCrossings {
         }
         Wall wall = walls.get(i);
         visitor.edge(at, bases[i]);
-        visitor.edge(at, mostTops[i] > tops[i] ? shell.topM(wall, x + at * ux, y + at * uy) : tops[i]);
+        visitor.edge(at, mostTops[i] > tops[i] ? wallTops[i].atM(x + at * ux, y + at * uy) : tops[i]);
         double alongM = along * Math.sqrt(wx * wx + wy * wy);
         for (Opening opening : wall.openings()) {
             if (alongM >= opening.atM() && alongM <= opening.atM() + opening.widthM()) {
@@ -414,7 +417,7 @@ public final class WallCrossings {
             return true;
         }
         Wall wall = walls.get(i);
-        if (z > tops[i] && z > shell.topM(wall, ax + share * dx, ay + share * dy)) {
+        if (z > tops[i] && z > wallTops[i].atM(ax + share * dx, ay + share * dy)) {
             return true;
         }
         Material material = wall.openings().isEmpty() ? wall.material()

@@ -37,8 +37,6 @@ public final class PanelLight {
     private final double skyPart;
     private final double groundPart;
     private final double[] beam = new double[Weather.DAYS];
-    private final double[] levelMj = new double[Weather.DAYS];
-    private final double[] sunset = new double[Weather.DAYS];
     private final Key key;
 
     private record Key(double latitudeDeg, double slopeDeg, double headingDeg, double skyShare, int lit) {}
@@ -58,8 +56,6 @@ public final class PanelLight {
         Require.inRange("share of the sky", skyShare, 0, 1);
         this.key = new Key(latitudeDeg, slopeDeg, headingDeg, skyShare, Arrays.deepHashCode(lit));
         for (int day = 0; day < Weather.DAYS; day++) {
-            levelMj[day] = Sunlight.aboveTheAirMjPerM2(latitudeDeg, day + 1, Sunlight.SOLAR_CONSTANT_W_PER_M2);
-            sunset[day] = Sunlight.sunsetRad(latitudeDeg, day + 1);
             beam[day] = ratio(latitudeDeg, day, Math.toRadians(headingDeg), lit[Math.min(11, (int) (day / (Weather.DAYS / 12.0)))]);
         }
     }
@@ -99,8 +95,8 @@ public final class PanelLight {
 
     /** Radiation on the panel on a day of so much clearness, MJ/m². @param day of the year, from 0 */
     public double mjPerM2(int day, double clearness) {
-        double level = levelMj[day] * clearness;
-        double diffuse = Sunlight.diffuseShare(clearness, sunset[day]);
+        double level = clearness * Sunlight.aboveTheAirMjPerM2(key.latitudeDeg(), day + 1, Sunlight.SOLAR_CONSTANT_W_PER_M2);
+        double diffuse = Sunlight.diffuseShare(clearness, Sunlight.sunsetRad(key.latitudeDeg(), day + 1));
         return level * (1 - diffuse) * ofBeam(day) + level * diffuse * ofDiffuse();
     }
 
