@@ -79,8 +79,11 @@ public class ClimateRepository {
     public void set(long householdId, Set set) {
         int changed = jdbc.sql("""
             insert into house_climate (household_id, class, longitude_deg, altitude_m, mean_c, swing_c, clearness)
-            select :householdId, :chosen, :longitude, :altitude, :mean, :swing, :clearness where :version = 0
-            on conflict (household_id) do nothing
+            values (:householdId, :chosen, :longitude, :altitude, :mean, :swing, :clearness)
+            on conflict (household_id) do update
+            set class = excluded.class, longitude_deg = excluded.longitude_deg, altitude_m = excluded.altitude_m,
+              mean_c = excluded.mean_c, swing_c = excluded.swing_c, clearness = excluded.clearness, version = house_climate.version + 1
+            where house_climate.version = :version
             """)
                 .param("householdId", householdId).param("chosen", set.chosen().orElse(null))
                 .param("longitude", set.longitudeDeg().isPresent() ? set.longitudeDeg().getAsDouble() : null)
@@ -88,19 +91,6 @@ public class ClimateRepository {
                 .param("swing", set.own().map(c -> array(c.swingC())).orElse(null))
                 .param("clearness", set.own().map(c -> array(c.clearness())).orElse(null)).param("version", set.version())
                 .update();
-        if (changed == 0) {
-            changed = jdbc.sql("""
-                update house_climate set class = :chosen, longitude_deg = :longitude, altitude_m = :altitude, mean_c = :mean,
-                  swing_c = :swing, clearness = :clearness, version = version + 1
-                where household_id = :householdId and version = :version
-                """)
-                    .param("householdId", householdId).param("chosen", set.chosen().orElse(null))
-                    .param("longitude", set.longitudeDeg().isPresent() ? set.longitudeDeg().getAsDouble() : null)
-                    .param("altitude", set.altitudeM()).param("mean", set.own().map(c -> array(c.meanC())).orElse(null))
-                    .param("swing", set.own().map(c -> array(c.swingC())).orElse(null))
-                    .param("clearness", set.own().map(c -> array(c.clearness())).orElse(null)).param("version", set.version())
-                    .update();
-        }
         if (changed == 0) {
             throw new StaleEdit("Somebody else set the climate of this house meanwhile.", of(householdId).version());
         }

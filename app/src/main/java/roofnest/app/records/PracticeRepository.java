@@ -53,20 +53,13 @@ public class PracticeRepository {
         Figure[] figures = practice.own().keySet().stream().sorted().toArray(Figure[]::new);
         int rows = jdbc.sql("""
             insert into practice (firm_id, figures, own)
-            select :firm, :figures, :own where :version = 0
-            on conflict (firm_id) do nothing
+            values (:firm, :figures, :own)
+            on conflict (firm_id) do update
+            set figures = excluded.figures, own = excluded.own, version = practice.version + 1
+            where practice.version = :version
             """)
                 .param("firm", firmId).param("version", version).param("figures", names(figures)).param("own", values(practice, figures))
                 .update();
-        if (rows == 0) {
-            rows = jdbc.sql("""
-                update practice set figures = :figures, own = :own, version = version + 1
-                where firm_id = :firm and version = :version
-                """)
-                    .param("firm", firmId).param("version", version).param("figures", names(figures))
-                    .param("own", values(practice, figures))
-                    .update();
-        }
         if (rows == 0) {
             throw new StaleEdit("The sheet of figures", version, of(firmId).version());
         }
