@@ -55,6 +55,20 @@ class ClimateTest {
     }
 
     @Test
+    void no_lean_is_praised_that_wins_nothing() throws Exception {
+        String page = perform(get("/households/" + demo.household("Lanyon") + "/tune")).getContentAsString();
+        assertThat(page).as("an empty pack stays empty however its panel leans").contains("no lean does better")
+                .doesNotContain("panel does best");
+    }
+
+    @Test
+    void who_opened_the_climate_before_it_was_set_writes_over_nothing() throws Exception {
+        assertThat(set("dry summer", "", "1000", "", "", "", 0).getStatus()).isEqualTo(302);
+        assertThat(set("dry summer", "", "200", "", "", "", 0).getContentAsString()).contains("Somebody else set the climate");
+        assertThat(judged.of(house).facts().climate().meanC().get(0)).isEqualTo(2.5);
+    }
+
+    @Test
     void a_colder_place_leaves_less_in_the_same_battery() throws Exception {
         double mild = lowest();
         assertThat(set("", "", "0", COLD, SWING, CLEAR, 0).getStatus()).isEqualTo(302);
