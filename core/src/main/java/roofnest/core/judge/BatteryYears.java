@@ -2,6 +2,7 @@ package roofnest.core.judge;
 
 import java.time.LocalDate;
 import java.util.Optional;
+import java.util.function.Function;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -31,9 +32,10 @@ final class BatteryYears {
     private static final double NO_PLAN_LATITUDE_DEG = 50;
 
     private final Optional<House> house;
-    private final Cache<Key, BatteryYear.Outcome> kept = Caffeine.newBuilder().maximumSize(KEPT).build();
-    private final Cache<SunKey, BatteryYear> suns = Caffeine.newBuilder().maximumSize(KEPT_SUNS).build();
-    private final Cache<Climate, Weather> weathers = Caffeine.newBuilder().maximumSize(4).build();
+    private final Function<Camera, CameraEye> eyes;
+    private final Cache<Key, BatteryYear.Outcome> kept = Caffeine.newBuilder().executor(Runnable::run).maximumSize(KEPT).build();
+    private final Cache<SunKey, BatteryYear> suns = Caffeine.newBuilder().executor(Runnable::run).maximumSize(KEPT_SUNS).build();
+    private final Cache<Climate, Weather> weathers = Caffeine.newBuilder().executor(Runnable::run).maximumSize(4).build();
 
     /** All that a battery's year depends on. */
     private record Key(SunKey sun, double drawMahPerDay, LocalDate from, int chargeEveryDays) {}
@@ -42,8 +44,10 @@ final class BatteryYears {
     private record SunKey(PowerSpec power, Climate climate, double latitudeDeg, double openSkyShare, double slopeDeg, double headingDeg,
             double xM, double yM, double zM) {}
 
-    BatteryYears(Optional<House> house) {
+    /** @param eyes whose rays are the panels' too, since a panel hangs over its lens */
+    BatteryYears(Optional<House> house, Function<Camera, CameraEye> eyes) {
         this.house = house;
+        this.eyes = eyes;
     }
 
     BatteryYear.Outcome of(HouseholdFacts facts, Camera camera, Optional<LinkBudget> link, int chargeEveryDays) {
@@ -52,7 +56,7 @@ final class BatteryYears {
         SunKey sun = sun(facts, camera);
         LocalDate from = camera.lastCharged().orElse(facts.today());
         return kept.get(new Key(sun, draw, from, chargeEveryDays),
-                key -> suns.get(sun, this::year).of(draw, new BatteryYear.Plan(from, chargeEveryDays)));
+                key -> suns.get(sun, sunKey -> year(sunKey, camera)).of(draw, new BatteryYear.Plan(from, chargeEveryDays)));
     }
 
     private SunKey sun(HouseholdFacts facts, Camera camera) {
@@ -67,18 +71,18 @@ final class BatteryYears {
                 slope == 0 ? 0 : camera.settings().panelHeadingDeg(), pose.xM(), pose.yM(), pose.heightM() + OVER_LENS_M);
     }
 
-    private BatteryYear year(SunKey key) {
+    private BatteryYear year(SunKey key, Camera camera) {
         Weather weather = house.isPresent() ? house.get().weather(key.climate())
                 : weathers.get(key.climate(), climate -> new Weather(climate, key.latitudeDeg(), YEARS, SEED));
-        return new BatteryYear(key.power(), weather, light(key), key.openSkyShare());
+        return new BatteryYear(key.power(), weather, light(key, camera), key.openSkyShare());
     }
 
-    private PanelLight light(SunKey key) {
+    private PanelLight light(SunKey key, Camera camera) {
         if (house.isEmpty() || key.power().panelW() == 0) {
             return PanelLight.open(key.latitudeDeg(), key.slopeDeg(), key.headingDeg());
         }
-        PanelShade shade = PanelShade.of(house.get().crossings(), house.get().sun(), key.xM(), key.yM(), key.zM(), key.slopeDeg(),
-                key.headingDeg(), PanelLight.STEPS_A_DAY);
+        PanelShade shade = PanelShade.of(eyes.apply(camera).eye(), house.get().sun(), key.zM(), key.slopeDeg(), key.headingDeg(),
+                PanelLight.STEPS_A_DAY);
         double trueHeading = key.headingDeg() - house.get().plan().trueNorthDeg();
         return new PanelLight(key.latitudeDeg(), key.slopeDeg(), trueHeading, shade.lit(), shade.skyShare());
     }

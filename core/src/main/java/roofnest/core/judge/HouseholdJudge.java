@@ -32,8 +32,9 @@ public final class HouseholdJudge {
 
     public HouseholdJudge(Optional<House> house) {
         this.house = house;
-        this.years = new BatteryYears(house);
-        this.eyes = Caffeine.newBuilder().maximumSize(EYES_KEPT).build(key -> new CameraEye(house.orElseThrow(), key));
+        this.eyes = Caffeine.newBuilder().executor(Runnable::run).maximumSize(EYES_KEPT)
+                .build(key -> new CameraEye(house.orElseThrow(), key));
+        this.years = new BatteryYears(house, this::eye);
     }
 
     /** A judge of the house that these facts are of. */

@@ -99,14 +99,24 @@ public record HousePlan(
         return list == null ? List.of() : List.copyOf(list);
     }
 
+    /** Asked for every wall, many times over: a loop over two or three. */
     private static Storey storeyOf(List<Storey> storeys, String id) {
-        return storeys.stream().filter(storey -> storey.id().equals(id)).findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("no storey is called " + id));
+        for (Storey storey : storeys) {
+            if (storey.id().equals(id)) {
+                return storey;
+            }
+        }
+        throw new IllegalArgumentException("no storey is called " + id);
     }
 
     /** Height of a wall's foot above the ground, metres. */
     public double baseM(Wall wall) {
-        return storeyOf(storeys, wall.storey()).floorM();
+        return storeyOf(wall).floorM();
+    }
+
+    /** The storey that a wall stands on. */
+    Storey storeyOf(Wall wall) {
+        return storeyOf(storeys, wall.storey());
     }
 
     /**

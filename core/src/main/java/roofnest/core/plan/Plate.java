@@ -50,6 +50,14 @@ public final class Plate {
         return material;
     }
 
+    double highestM() {
+        double highest = Double.NEGATIVE_INFINITY;
+        for (Coordinate corner : outline.getCoordinates()) {
+            highest = Math.max(highest, plane.atM(corner.x, corner.y));
+        }
+        return highest;
+    }
+
     /** Whether it reaches over a point of the plan, its edge included. */
     public boolean over(double xM, double yM) {
         return box.contains(xM, yM) && within.locate(new Coordinate(xM, yM)) != Location.EXTERIOR;

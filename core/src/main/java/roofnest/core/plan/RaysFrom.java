@@ -1,8 +1,6 @@
 package roofnest.core.plan;
 
 import java.util.Arrays;
-import java.util.Comparator;
-import java.util.stream.IntStream;
 
 /**
  * What rays from one point of the plan go through, for the many thousand rays that a map, a picture or a walk asks about.
@@ -18,7 +16,9 @@ public final class RaysFrom {
     private final WallCrossings crossings;
     private final double xM;
     private final double yM;
-    private final int[][] obstacles = new int[SECTORS][];
+    /** Of all sectors one after the other; those of sector s lie from {@code starts[s]} up to {@code starts[s + 1]}. */
+    private final int[] obstacles;
+    private final int[] starts = new int[SECTORS + 1];
     private final double[] nearestM;
 
     RaysFrom(WallCrossings crossings, double xM, double yM) {
@@ -27,28 +27,41 @@ public final class RaysFrom {
         this.yM = yM;
         int count = crossings.size();
         this.nearestM = new double[count];
+        // How near and which one in a single number: distances that are not negative are ordered as their bits are.
+        long[] order = new long[count];
         for (int i = 0; i < count; i++) {
-            nearestM[i] = crossings.nearestM(i, xM, yM);
+            float near = notMore(crossings.nearestM(i, xM, yM));
+            nearestM[i] = near;
+            order[i] = (long) Float.floatToRawIntBits(near) << Integer.SIZE | i;
         }
-        int[][] found = new int[SECTORS][8];
-        int[] lengths = new int[SECTORS];
-        // Taken nearest first, so that every sector's own list is in that order.
-        for (int i : IntStream.range(0, count).boxed().sorted(Comparator.comparingDouble(i -> nearestM[i])).mapToInt(Integer::intValue)
-                .toArray()) {
+        Arrays.sort(order);
+        int[] first = new int[count];
+        int[] last = new int[count];
+        for (int i = 0; i < count; i++) {
             double[] arc = crossings.arc(i, xM, yM);
-            int first = (int) Math.floor((arc[0] - EDGE_QUARTERS) * SECTORS / 4);
-            int last = (int) Math.floor((arc[1] + EDGE_QUARTERS) * SECTORS / 4);
-            for (int step = first; step <= Math.min(last, first + SECTORS - 1); step++) {
-                int sector = Math.floorMod(step, SECTORS);
-                if (lengths[sector] == found[sector].length) {
-                    found[sector] = Arrays.copyOf(found[sector], 2 * lengths[sector]);
-                }
-                found[sector][lengths[sector]++] = i;
+            first[i] = (int) Math.floor((arc[0] - EDGE_QUARTERS) * SECTORS / 4);
+            last[i] = Math.min((int) Math.floor((arc[1] + EDGE_QUARTERS) * SECTORS / 4), first[i] + SECTORS - 1);
+            for (int step = first[i]; step <= last[i]; step++) {
+                starts[Math.floorMod(step, SECTORS) + 1]++;
             }
         }
         for (int sector = 0; sector < SECTORS; sector++) {
-            obstacles[sector] = Arrays.copyOf(found[sector], lengths[sector]);
+            starts[sector + 1] += starts[sector];
         }
+        obstacles = new int[starts[SECTORS]];
+        int[] next = starts.clone();
+        // Taken nearest first, so that every sector's own list is in that order.
+        for (long nearAndIndex : order) {
+            int i = (int) nearAndIndex;
+            for (int step = first[i]; step <= last[i]; step++) {
+                obstacles[next[Math.floorMod(step, SECTORS)]++] = i;
+            }
+        }
+    }
+
+    private static float notMore(double distanceM) {
+        float rounded = (float) distanceM;
+        return rounded > distanceM ? Math.nextDown(rounded) : rounded;
     }
 
     /** Tells the visitor of everything crossed on the way to a point, roughly nearest first. */
@@ -57,7 +70,9 @@ public final class RaysFrom {
         double dy = toYM - yM;
         double length = Math.sqrt(dx * dx + dy * dy);
         int firstBank = crossings.firstBank();
-        for (int i : obstacles[sector(dx, dy)]) {
+        int sector = sector(dx, dy);
+        for (int at = starts[sector]; at < starts[sector + 1]; at++) {
+            int i = obstacles[at];
             if (nearestM[i] > length) {
                 break;
             }
@@ -75,12 +90,22 @@ public final class RaysFrom {
 
     /** Tells of the edges of everything that stands over the line in a direction of length one. */
     public void edges(double ux, double uy, double reachM, WallCrossings.EdgeVisitor visitor) {
-        for (int i : obstacles[sector(ux, uy)]) {
+        int sector = sector(ux, uy);
+        for (int at = starts[sector]; at < starts[sector + 1]; at++) {
+            int i = obstacles[at];
             if (nearestM[i] > reachM) {
                 return;
             }
             crossings.edges(i, xM, yM, ux, uy, reachM, visitor);
         }
+    }
+
+    public double xM() {
+        return xM;
+    }
+
+    public double yM() {
+        return yM;
     }
 
     public WallCrossings crossings() {
@@ -96,11 +121,17 @@ public final class RaysFrom {
         double dx = toXM - xM;
         double dy = toYM - yM;
         double length = Math.sqrt(dx * dx + dy * dy);
-        for (int i : obstacles[sector(dx, dy)]) {
+        double rise = length == 0 ? Double.NaN : (toZM - fromZM) / length;
+        int sector = sector(dx, dy);
+        for (int at = starts[sector]; at < starts[sector + 1]; at++) {
+            int i = obstacles[at];
             if (nearestM[i] > length) {
                 break;
             }
-            if (crossings.hides(i, xM, yM, fromZM, toXM, toYM, toZM)) {
+            // A ray that is over an obstacle before it gets there, and rises, goes over it; so under it.
+            double z = fromZM + rise * nearestM[i];
+            boolean passes = rise > 0 ? z > crossings.highestM(i) : z < crossings.lowestM(i);
+            if (!passes && crossings.hides(i, xM, yM, fromZM, toXM, toYM, toZM)) {
                 return crossings.kind(i);
             }
         }

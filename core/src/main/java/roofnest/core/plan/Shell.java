@@ -250,7 +250,7 @@ public final class Shell {
     }
 
     private Storey tier(Wall wall) {
-        return plan.storey(wall.storey()).orElseThrow();
+        return plan.storeyOf(wall);
     }
 
     /** Height of a wall's top at a point of its line, metres above the ground. */

@@ -1,7 +1,9 @@
 package roofnest.core.plan;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 
 /**
@@ -37,6 +39,9 @@ public final class WallCrossings {
     private final List<Plate> plates;
     private final List<Bank> banks;
     private final double[] trunkFeet;
+    private final double[] lowest;
+    private final double[] highest;
+    private final Rest rest;
 
     /** What only light meets: the side of raised or lowered ground, from the plan's level up, and a {@link Shell.Fascia} on a wall. */
     private record Bank(double ax, double ay, double bx, double by, double baseM, double atA, double atB) {}
@@ -57,24 +62,50 @@ public final class WallCrossings {
     }
 
     public WallCrossings(HousePlan plan) {
-        this(plan, new Shell(plan), new Ground(plan));
+        this(plan, plan.walls(), Rest.of(plan, new Shell(plan), new Ground(plan)));
     }
 
     /** The same house with its walls moved aside or left out: floors, roofs and ground stay as they are. */
     public WallCrossings withWalls(HousePlan plan, List<Wall> moved) {
-        return new WallCrossings(plan.withWalls(moved), shell, ground);
+        return new WallCrossings(plan, moved, rest);
     }
 
-    private WallCrossings(HousePlan plan, Shell shell, Ground ground) {
-        this.shell = shell;
-        this.ground = ground;
-        walls = new ArrayList<>(plan.walls());
+    /** Everything but the walls. */
+    private record Rest(Shell shell, Ground ground, Plate[] floors, Plate[] roofs, Plate[] raised, List<Plate> plates, List<Bank> banks,
+            List<Thing> rounds, double[] trunkFeet, double highestM) {
+        private static Rest of(HousePlan plan, Shell shell, Ground ground) {
+            Plate[] floors = shell.floors().toArray(Plate[]::new);
+            Plate[] roofs = shell.roofs().toArray(Plate[]::new);
+            Plate[] raised = ground.plates().toArray(Plate[]::new);
+            List<Plate> plates = Stream.of(floors, roofs, raised).flatMap(Stream::of).toList();
+            List<Bank> banks = sides(plan, shell);
+            List<Thing> rounds = plan.things().stream().filter(thing -> thing.kind().round()).toList();
+            double highestM = DoubleStream.of(plan.walls().stream().mapToDouble(shell::mostM).max().orElse(0),
+                    rounds.stream().mapToDouble(Thing::heightM).max().orElse(0),
+                    banks.stream().mapToDouble(bank -> Math.max(bank.atA, bank.atB)).max().orElse(0),
+                    plates.stream().mapToDouble(Plate::highestM).max().orElse(0), 0).max().orElseThrow();
+            return new Rest(shell, ground, floors, roofs, raised, plates, banks, rounds,
+                    rounds.stream().mapToDouble(thing -> ground.heightM(thing.at())).toArray(), highestM);
+        }
+    }
+
+    private WallCrossings(HousePlan plan, List<Wall> ofPlan, Rest rest) {
+        this.rest = rest;
+        shell = rest.shell;
+        ground = rest.ground;
+        floors = rest.floors;
+        roofs = rest.roofs;
+        raised = rest.raised;
+        plates = rest.plates;
+        banks = rest.banks;
+        rounds = rest.rounds;
+        trunkFeet = rest.trunkFeet;
+        walls = new ArrayList<>(ofPlan);
         List<Shell.Fascia> fascias = shell.fascias().stream().filter(fascia -> !fascia.onWall()).toList();
         for (Shell.Fascia fascia : fascias) {
             walls.add(new Wall("fascia", fascia.storey(), fascia.from(), fascia.to(), Material.TIMBER, FASCIA_M,
                     Math.max(LEAST_FASCIA_M, fascia.highM() - fascia.lowM()), List.of()));
         }
-        rounds = plan.things().stream().filter(thing -> thing.kind().round()).toList();
         lines = new double[walls.size() * 4];
         bases = new double[walls.size()];
         tops = new double[walls.size()];
@@ -92,20 +123,22 @@ public final class WallCrossings {
             mostTops[i] = shell.mostM(wall);
         }
         for (int i = 0; i < fascias.size(); i++) {
-            int at = plan.walls().size() + i;
+            int at = ofPlan.size() + i;
             bases[at] = fascias.get(i).lowM();
             tops[at] = fascias.get(i).highM();
             mostTops[at] = tops[at];
         }
-        floors = shell.floors().toArray(Plate[]::new);
-        roofs = shell.roofs().toArray(Plate[]::new);
-        raised = ground.plates().toArray(Plate[]::new);
-        plates = Stream.of(floors, roofs, raised).flatMap(Stream::of).toList();
-        banks = banks(plan, shell);
-        trunkFeet = rounds.stream().mapToDouble(thing -> ground.heightM(thing.at())).toArray();
+        lowest = Arrays.copyOf(bases, size());
+        highest = Arrays.copyOf(mostTops, size());
+        for (int i = walls.size(); i < size(); i++) {
+            Thing thing = i < firstBank() ? rounds.get(i - walls.size()) : null;
+            Bank bank = thing == null ? banks.get(i - firstBank()) : null;
+            lowest[i] = thing == null ? Math.min(bank.baseM, Math.min(bank.atA, bank.atB)) : trunkFeet[i - walls.size()];
+            highest[i] = thing == null ? Math.max(bank.baseM, Math.max(bank.atA, bank.atB)) : thing.heightM();
+        }
     }
 
-    private static List<Bank> banks(HousePlan plan, Shell shell) {
+    private static List<Bank> sides(HousePlan plan, Shell shell) {
         List<Bank> banks = new ArrayList<>();
         for (Area area : plan.areas()) {
             for (int i = 0; area.raised() && i < area.outline().size(); i++) {
@@ -133,6 +166,21 @@ public final class WallCrossings {
 
     public Ground ground() {
         return ground;
+    }
+
+    /** No wall, tree, roof or ground reaches higher, metres above the plan's level. */
+    public double highestM() {
+        return rest.highestM;
+    }
+
+    /** Where obstacle {@code i} ends downwards and upwards, metres above the plan's level. */
+    double lowestM(int i) {
+        return lowest[i];
+    }
+
+    /** @see #lowestM */
+    double highestM(int i) {
+        return highest[i];
     }
 
     /** How many obstacles there are, round ones and banks included. */
@@ -404,14 +452,16 @@ public final class WallCrossings {
         }
         double ox = lines[4 * i] - ax;
         double oy = lines[4 * i + 1] - ay;
-        double share = (ox * wy - oy * wx) / cross;
-        if (!(share > 1e-9 && share < 1 - 1e-9)) {
+        // Most walls are missed: both shares are told from their numerators, and divided only where the wall is met.
+        double sign = cross < 0 ? -1 : 1;
+        double size = sign * cross;
+        double shareOfSize = sign * (ox * wy - oy * wx);
+        double alongOfSize = sign * (ox * dy - oy * dx);
+        if (!(shareOfSize > 1e-9 * size && shareOfSize < (1 - 1e-9) * size && alongOfSize >= 0 && alongOfSize <= size)) {
             return true;
         }
-        double along = (ox * dy - oy * dx) / cross;
-        if (!(along >= 0 && along <= 1)) {
-            return true;
-        }
+        double share = shareOfSize / size;
+        double along = alongOfSize / size;
         double z = az + share * (bz - az);
         if (z < bases[i] || z > mostTops[i]) {
             return true;

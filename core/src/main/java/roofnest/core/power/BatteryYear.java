@@ -27,13 +27,18 @@ public final class BatteryYear {
 
     private final PowerSpec power;
     private final Weather weather;
-    /** What the panel puts into the pack on each day of each year, mAh. */
+    /** What the panel puts into the pack on each day of the calendar, in each year, mAh. */
     private final float[][] sunMah;
 
     /** @param chargeEveryDays how often somebody charges the pack; 0 when only the sun does */
     public record Plan(LocalDate from, int chargeEveryDays) {
         public Plan {
             Require.inRange("days between charges", chargeEveryDays, 0, 365);
+        }
+
+        /** Whether somebody charges the pack so many days after the first charge. */
+        boolean charges(int days) {
+            return chargeEveryDays > 0 && days % chargeEveryDays == 0;
         }
     }
 
@@ -71,21 +76,21 @@ public final class BatteryYear {
         Require.inRange("open sky share", openSkyShare, 0, 1);
         this.power = power;
         this.weather = weather;
-        this.sunMah = new float[weather.years()][DAYS];
+        this.sunMah = new float[DAYS][weather.years()];
         double mahAPeakHour = power.panelW() * openSkyShare * PANEL_LOSSES / power.packVolts() * 1000;
         if (power.panelW() == 0) {
             return;
         }
         double mahAMj = mahAPeakHour / MJ_A_PEAK_HOUR;
         double diffuse = mahAMj * panel.ofDiffuse();
-        double[] beam = IntStream.range(0, DAYS).mapToDouble(day -> mahAMj * panel.ofBeam(day)).toArray();
-        for (int year = 0; year < weather.years(); year++) {
-            float[] beamMj = weather.beamMj(year);
-            float[] diffuseMj = weather.diffuseMj(year);
-            float[] sun = sunMah[year];
-            for (int day = 0; day < DAYS; day++) {
-                sun[day] = (float) (beamMj[day] * beam[day] + diffuseMj[day] * diffuse);
-            }
+        for (int day = 0; day < DAYS; day++) {
+            reckonSun(sunMah[day], weather.beamMj(day), (float) (mahAMj * panel.ofBeam(day)), weather.diffuseMj(day), (float) diffuse);
+        }
+    }
+
+    private static void reckonSun(float[] mah, float[] beamMj, float mahABeam, float[] diffuseMj, float mahADiffuse) {
+        for (int year = 0; year < mah.length; year++) {
+            mah[year] = beamMj[year] * mahABeam + diffuseMj[year] * mahADiffuse;
         }
     }
 
@@ -99,58 +104,75 @@ public final class BatteryYear {
 
     /** What the panel puts into the pack on a day of a year of the weather, mAh. */
     double sunMah(int year, int day) {
-        return sunMah[year][day];
+        return sunMah[day][year];
     }
 
     public Outcome of(double drawMahPerDay, Plan plan) {
         int years = weather.years();
-        double[] lowest = new double[years];
-        for (int year = 0; year < years; year++) {
-            lowest[year] = run(year, drawMahPerDay, plan, null);
-        }
+        float[] lowest = lowest(drawMahPerDay, plan);
         Integer[] order = IntStream.range(0, years).boxed().toArray(Integer[]::new);
         Arrays.sort(order, Comparator.comparingDouble(year -> lowest[year]));
         // Of a hundred years the fifth lowest: one in twenty is as bad or worse.
         int bad = order[Math.max(0, (years + ONE_IN - 1) / ONE_IN - 1)];
-        double[] percent = new double[DAYS];
-        run(bad, drawMahPerDay, plan, percent);
-        List<Day> days = new ArrayList<>(DAYS);
-        Day least = null;
+        List<Day> days = days(bad, drawMahPerDay, plan);
+        Day least = days.get(0);
         Day warning = null;
-        for (int n = 1; n <= DAYS; n++) {
-            Day day = new Day(plan.from().plusDays(n), percent[n - 1]);
-            days.add(day);
-            least = least == null || day.percent() < least.percent() ? day : least;
+        for (Day day : days) {
+            least = day.percent() < least.percent() ? day : least;
             warning = warning == null && day.percent() <= power.warnPercent() ? day : warning;
         }
-        return new Outcome(List.copyOf(days), least, drawMahPerDay, Optional.ofNullable(warning), years, lowest[order[years / 2]]);
+        return new Outcome(days, least, drawMahPerDay, Optional.ofNullable(warning), years,
+                Math.max(0, lowest[order[years / 2]]));
     }
 
-    /** Returns the lowest charge of the year, percent; each day's goes into {@code percents} unless that is null. */
-    private double run(int year, double drawMahPerDay, Plan plan, double[] percents) {
+    /** A year's days from the full charge on. */
+    private List<Day> days(int year, double drawMahPerDay, Plan plan) {
         double fullMah = power.capacityMah();
         double mah = fullMah;
-        double aShare = 1 / fullMah;
-        double lowest = 100;
-        float[] sun = sunMah[year];
-        float[] lockedAway = weather.lockedAway(year);
-        int day = (plan.from().getDayOfYear() - 1) % DAYS;
-        int untilCharged = plan.chargeEveryDays() == 0 ? Integer.MAX_VALUE : plan.chargeEveryDays();
-        // Divisions would take longer here than all the rest.
+        LocalDate date = plan.from();
+        Day[] days = new Day[DAYS];
         for (int n = 1; n <= DAYS; n++) {
-            day = day + 1 == DAYS ? 0 : day + 1;
-            if (--untilCharged == 0) {
-                mah = fullMah;
-                untilCharged = plan.chargeEveryDays();
-            }
-            mah = Math.min(fullMah, mah + sun[day]);
+            int day = dayOfYear(plan, n);
+            mah = plan.charges(n) ? fullMah : mah;
+            mah = Math.min(fullMah, mah + sunMah[day][year]);
             mah = Math.max(0, mah - drawMahPerDay - mah * SELF_DISCHARGE_A_DAY);
-            double percent = Math.max(0, 100 * (mah * aShare - lockedAway[day]));
-            lowest = Math.min(lowest, percent);
-            if (percents != null) {
-                percents[n - 1] = percent;
+            date = date.plusDays(1);
+            days[n - 1] = new Day(date, Math.max(0, 100 * (mah / fullMah - weather.lockedAway(day)[year])));
+        }
+        return List.of(days);
+    }
+
+    /**
+     * Lowest charge of every year, percent; below nought where the cold locks away more than there is. All years take each day
+     * together, so that the processor reckons several at once.
+     */
+    private float[] lowest(double drawMahPerDay, Plan plan) {
+        float[] mah = new float[weather.years()];
+        float[] lowest = new float[weather.years()];
+        Arrays.fill(mah, (float) power.capacityMah());
+        Arrays.fill(lowest, 100);
+        for (int n = 1; n <= DAYS; n++) {
+            if (plan.charges(n)) {
+                Arrays.fill(mah, (float) power.capacityMah());
             }
+            int day = dayOfYear(plan, n);
+            passDay(mah, lowest, sunMah[day], weather.lockedAway(day), (float) power.capacityMah(), (float) drawMahPerDay);
         }
         return lowest;
+    }
+
+    private static void passDay(float[] mah, float[] lowest, float[] sun, float[] lockedAway, float fullMah, float drawMah) {
+        float kept = (float) (1 - SELF_DISCHARGE_A_DAY);
+        float percentAMah = 100 / fullMah;
+        for (int year = 0; year < mah.length; year++) {
+            float charged = Math.min(fullMah, mah[year] + sun[year]);
+            mah[year] = Math.max(0, charged * kept - drawMah);
+            lowest[year] = Math.min(lowest[year], mah[year] * percentAMah - 100 * lockedAway[year]);
+        }
+    }
+
+    /** Of the calendar, from 0; the last of a leap year is as the one before. @param n days after the full charge */
+    private static int dayOfYear(Plan plan, int n) {
+        return ((plan.from().getDayOfYear() - 1) % DAYS + n) % DAYS;
     }
 }

@@ -55,9 +55,7 @@ public final class PanelLight {
         this.groundPart = GROUND * (1 - Math.cos(slopeRad)) / 2;
         Require.inRange("share of the sky", skyShare, 0, 1);
         this.key = new Key(latitudeDeg, slopeDeg, headingDeg, skyShare, Arrays.deepHashCode(lit));
-        for (int day = 0; day < Weather.DAYS; day++) {
-            beam[day] = ratio(latitudeDeg, day, Math.toRadians(headingDeg), lit[Math.min(11, (int) (day / (Weather.DAYS / 12.0)))]);
-        }
+        reckonBeam(Math.toRadians(latitudeDeg), Math.toRadians(headingDeg), lit);
     }
 
     /** A panel in the open. */
@@ -69,28 +67,37 @@ public final class PanelLight {
         return new PanelLight(latitudeDeg, slopeDeg, headingDeg, lit, 1);
     }
 
-    private double ratio(double latitudeDeg, int day, double headingRad, boolean[] lit) {
-        double latitude = Math.toRadians(latitudeDeg);
-        double declination = Sunlight.declinationRad(day + 1);
-        double level = 0;
-        double leaning = 0;
-        double high = Math.sin(latitude) * Math.sin(declination);
-        double swing = Math.cos(latitude) * Math.cos(declination);
-        double pole = Math.cos(latitude) * Math.sin(declination);
-        double turn = Math.sin(latitude) * Math.cos(declination);
+    /**
+     * Both sums of each day divided by cos δ, so that what differs from day to day is one figure only, tan δ.
+     */
+    private void reckonBeam(double latitude, double heading, boolean[][] lit) {
+        double eastward = Math.sin(slopeRad) * Math.sin(heading);
+        double northward = Math.sin(slopeRad) * Math.cos(heading);
         double upward = Math.cos(slopeRad);
-        double eastward = Math.sin(slopeRad) * Math.sin(headingRad);
-        double northward = Math.sin(slopeRad) * Math.cos(headingRad);
+        double sinLatitude = Math.sin(latitude);
+        double cosLatitude = Math.cos(latitude);
+        double facingATan = sinLatitude * upward + cosLatitude * northward;
+        double[] facing = new double[STEPS_A_DAY];
         for (int step = 0; step < STEPS_A_DAY; step++) {
-            double up = high + swing * COS[step];
-            if (up <= 0) {
-                continue;
-            }
-            level += up;
-            double facing = up * upward - Math.cos(declination) * SIN[step] * eastward + (pole - turn * COS[step]) * northward;
-            leaning += lit[step] ? Math.max(0, facing) : 0;
+            facing[step] = (cosLatitude * upward - sinLatitude * northward) * COS[step] - SIN[step] * eastward;
         }
-        return level == 0 ? 0 : Math.min(MOST_RATIO, leaning / level);
+        for (int day = 0; day < Weather.DAYS; day++) {
+            double tan = Math.tan(Sunlight.declinationRad(day + 1));
+            boolean[] reached = lit[Math.min(11, (int) (day / (Weather.DAYS / 12.0)))];
+            int rise = 0;
+            while (rise < STEPS_A_DAY / 2 && cosLatitude * COS[rise] + sinLatitude * tan <= 0) {
+                rise++;
+            }
+            double level = 0;
+            double leaning = 0;
+            // As long before noon as after it.
+            for (int step = rise; step < STEPS_A_DAY - rise; step++) {
+                level += cosLatitude * COS[step] + sinLatitude * tan;
+                double straight = facing[step] + facingATan * tan;
+                leaning += reached[step] && straight > 0 ? straight : 0;
+            }
+            beam[day] = level == 0 ? 0 : Math.min(MOST_RATIO, leaning / level);
+        }
     }
 
     /** Radiation on the panel on a day of so much clearness, MJ/m². @param day of the year, from 0 */

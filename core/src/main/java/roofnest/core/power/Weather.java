@@ -40,6 +40,7 @@ public final class Weather {
     private final float[][] lowestC;
     private final float[][] clearness;
     private final float[][] chargeable;
+    // By day and then by year, so that one day of every year is reckoned at once.
     private final float[][] beamMj;
     private final float[][] diffuseMj;
     private final float[][] lockedAway;
@@ -51,9 +52,9 @@ public final class Weather {
         lowestC = new float[years][DAYS];
         clearness = new float[years][DAYS];
         chargeable = new float[years][DAYS];
-        beamMj = new float[years][DAYS];
-        diffuseMj = new float[years][DAYS];
-        lockedAway = new float[years][DAYS];
+        beamMj = new float[DAYS][years];
+        diffuseMj = new float[DAYS][years];
+        lockedAway = new float[DAYS][years];
         double[] sunset = new double[DAYS];
         double[] aboveMj = new double[DAYS];
         for (int day = 0; day < DAYS; day++) {
@@ -83,11 +84,11 @@ public final class Weather {
                 meanC[year][day] = (float) mean;
                 lowestC[year][day] = (float) (mean - ownSwing / 2);
                 clearness[year][day] = (float) k;
-                lockedAway[year][day] = (float) (1 - BatteryYear.coldFactor(mean - ownSwing / 2));
+                lockedAway[day][year] = (float) (1 - BatteryYear.coldFactor(mean - ownSwing / 2));
                 chargeable[year][day] = (float) chargeable(mean, ownSwing, day);
                 double diffuse = Sunlight.diffuseShare(k, sunset[day]);
-                beamMj[year][day] = (float) (aboveMj[day] * k * (1 - diffuse) * chargeable[year][day]);
-                diffuseMj[year][day] = (float) (aboveMj[day] * k * diffuse * chargeable[year][day]);
+                beamMj[day][year] = (float) (aboveMj[day] * k * (1 - diffuse) * chargeable[year][day]);
+                diffuseMj[day][year] = (float) (aboveMj[day] * k * diffuse * chargeable[year][day]);
             }
         }
     }
@@ -166,19 +167,19 @@ public final class Weather {
         return clearness[year][day];
     }
 
-    /** Light of a year's days straight from the sun on level ground while a pack can be charged, MJ/m². Not to be written to. */
-    float[] beamMj(int year) {
-        return beamMj[year];
+    /** Light of one day of each year straight from the sun on level ground while a pack can be charged, MJ/m². Not to be written to. */
+    float[] beamMj(int day) {
+        return beamMj[day];
     }
 
     /** The same of the light that comes from the whole sky. */
-    float[] diffuseMj(int year) {
-        return diffuseMj[year];
+    float[] diffuseMj(int day) {
+        return diffuseMj[day];
     }
 
-    /** Share of a pack that the cold of a year's days keeps back. Not to be written to. */
-    float[] lockedAway(int year) {
-        return lockedAway[year];
+    /** Share of a pack that the cold of one day of each year keeps back. Not to be written to. */
+    float[] lockedAway(int day) {
+        return lockedAway[day];
     }
 
     public double chargeable(int year, int day) {

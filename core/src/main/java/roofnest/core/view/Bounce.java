@@ -84,10 +84,9 @@ public record Bounce(double nearestM, double soffitM, boolean insideWall) {
     }
 
     private static boolean insideWall(HousePlan plan, Shell shell, CameraPose pose) {
+        PlanPoint at = pose.onPlan();
         for (Wall wall : plan.walls()) {
-            double base = plan.baseM(wall);
-            PlanPoint at = pose.onPlan();
-            if (pose.heightM() >= base && wall.covers(at) && pose.heightM() <= shell.topM(wall, at.xM(), at.yM())) {
+            if (wall.covers(at) && pose.heightM() >= plan.baseM(wall) && pose.heightM() <= shell.topM(wall, at.xM(), at.yM())) {
                 return true;
             }
         }

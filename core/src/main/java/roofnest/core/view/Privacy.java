@@ -3,16 +3,17 @@ package roofnest.core.view;
 import java.util.Set;
 import java.util.TreeSet;
 
-import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
+import org.locationtech.jts.algorithm.PointLocation;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
-import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.geom.Polygon;
 
 import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.LensSpec;
 import roofnest.core.plan.Area;
 import roofnest.core.plan.Plane;
 import roofnest.core.plan.Segments;
+import roofnest.core.plan.SpacePoint;
 
 /**
  * How much of a picture is one area of ground and not hidden by anything, found by following the line of sight of
@@ -25,30 +26,36 @@ public final class Privacy {
     /** For models that cannot mask, the grid that is sampled. */
     private static final DeviceModel.MaskGrid PLAIN_GRID = new DeviceModel.MaskGrid(16, 9);
     private static final double FARTHEST_M = 80;
+    /** A lens lower over the ground than this may see it nearer than outlines are drawn. */
+    private static final double LEAST_DROP_M = 0.5;
 
     private final Eye eye;
     private final int columns;
     private final int rows;
-    /** The way each line goes, as east, north and up; length one. */
-    private final double[] east;
-    private final double[] north;
-    private final double[] up;
+    /** The way each line goes, as east, north and up, length one; found when first needed. */
+    private double[] ways;
 
     public Privacy(Eye eye, DeviceModel.MaskGrid modelGrid) {
         this.eye = eye;
         DeviceModel.MaskGrid grid = modelGrid.canMask() ? modelGrid : PLAIN_GRID;
         columns = grid.columns() * SAMPLES_A_CELL;
         rows = grid.rows() * SAMPLES_A_CELL;
-        east = new double[columns * rows];
-        north = new double[columns * rows];
-        up = new double[columns * rows];
-        for (int sample = 0; sample < east.length; sample++) {
-            double[] d = eye.projection().direction(new Projection.Pixel(
-                    (sample % columns + 0.5) / columns * eye.lens().widthPx(), (sample / columns + 0.5) / rows * eye.lens().heightPx()));
-            east[sample] = d[0];
-            north[sample] = d[1];
-            up[sample] = d[2];
+    }
+
+    private synchronized double[] ways() {
+        if (ways == null) {
+            double[] all = new double[3 * columns * rows];
+            double[] d = new double[3];
+            for (int row = 0, at = 0; row < rows; row++) {
+                for (int column = 0; column < columns; column++, at += 3) {
+                    eye.projection().direction((column + 0.5) / columns * eye.lens().widthPx(),
+                            (row + 0.5) / rows * eye.lens().heightPx(), d);
+                    System.arraycopy(d, 0, all, at, 3);
+                }
+            }
+            ways = all;
         }
+        return ways;
     }
 
     /**
@@ -64,26 +71,59 @@ public final class Privacy {
     public Exposure of(Area area, Set<MaskCell> masked) {
         Polygon polygon = Segments.polygon(area.outline());
         Envelope box = polygon.getEnvelopeInternal();
-        IndexedPointInAreaLocator outline = new IndexedPointInAreaLocator(polygon);
+        Coordinate[] outline = polygon.getExteriorRing().getCoordinates();
         Plane ground = area.plane();
         double drop = eye.pose().heightM() - ground.atM(eye.pose().xM(), eye.pose().yM());
+        Envelope within = drop > 0 ? within(area, drop) : new Envelope();
         Set<MaskCell> cells = new TreeSet<>();
+        if (within.isNull()) {
+            return new Exposure(0, cells);
+        }
         int showing = 0;
-        for (int sample = 0; drop > 0 && sample < east.length; sample++) {
-            double fall = ground.gx() * east[sample] + ground.gy() * north[sample] - up[sample];
-            double reach = fall > 1e-9 ? drop / fall : FARTHEST_M + 1;
-            double x = eye.pose().xM() + reach * east[sample];
-            double y = eye.pose().yM() + reach * north[sample];
-            boolean shown = reach <= FARTHEST_M && box.contains(x, y) && outline.locate(new Coordinate(x, y)) != Location.EXTERIOR
-                    && eye.clearTo(x, y, ground.atM(x, y));
-            if (shown) {
-                MaskCell cell = new MaskCell(sample % columns / SAMPLES_A_CELL, sample / columns / SAMPLES_A_CELL);
-                if (!masked.contains(cell)) {
-                    showing++;
-                    cells.add(cell);
+        for (int row = first(within.getMinY(), rows, eye.lens().heightPx()); row < end(within.getMaxY(), rows,
+                eye.lens().heightPx()); row++) {
+            for (int column = first(within.getMinX(), columns, eye.lens().widthPx()); column < end(within.getMaxX(), columns,
+                    eye.lens().widthPx()); column++) {
+                if (shows(3 * (row * columns + column), drop, ground, box, outline)) {
+                    MaskCell cell = new MaskCell(column / SAMPLES_A_CELL, row / SAMPLES_A_CELL);
+                    if (!masked.contains(cell)) {
+                        showing++;
+                        cells.add(cell);
+                    }
                 }
             }
         }
         return new Exposure(100.0 * showing / (columns * rows), cells);
+    }
+
+    /** Whether the line of a sample ends on the area and nothing hides it. */
+    private boolean shows(int at, double drop, Plane ground, Envelope box, Coordinate[] outline) {
+        double[] way = ways();
+        double fall = ground.gx() * way[at] + ground.gy() * way[at + 1] - way[at + 2];
+        double reach = fall > 1e-9 ? drop / fall : FARTHEST_M + 1;
+        double x = eye.pose().xM() + reach * way[at];
+        double y = eye.pose().yM() + reach * way[at + 1];
+        return reach <= FARTHEST_M && box.contains(x, y) && PointLocation.isInRing(new Coordinate(x, y), outline)
+                && eye.clearTo(x, y, ground.atM(x, y));
+    }
+
+    /** The part of the picture that the area can be in, pixels; empty where it is outside. */
+    private Envelope within(Area area, double drop) {
+        if (eye.lens().projection() != LensSpec.Projection.RECTILINEAR || drop < LEAST_DROP_M) {
+            return new Envelope(0, eye.lens().widthPx(), 0, eye.lens().heightPx());
+        }
+        Envelope within = new Envelope();
+        new OutlineProjector(eye.projection())
+                .project(area.outline().stream().map(point -> SpacePoint.at(point, area.groundM(point))).toList())
+                .forEach(pixel -> within.expandToInclude(pixel.x(), pixel.y()));
+        return within;
+    }
+
+    private static int first(double fromPx, int samples, int sizePx) {
+        return (int) Math.max(0, Math.floor(fromPx / sizePx * samples - 0.5));
+    }
+
+    private static int end(double toPx, int samples, int sizePx) {
+        return (int) Math.min(samples, Math.ceil(toPx / sizePx * samples + 0.5));
     }
 }

@@ -111,8 +111,15 @@ public final class Projection {
 
     /** The direction in space that a pixel looks, as a vector of length one: east, north, up. */
     public double[] direction(Pixel pixel) {
-        double px = pixel.x() - lens.widthPx() / 2.0;
-        double py = lens.heightPx() / 2.0 - pixel.y();
+        double[] direction = new double[3];
+        direction(pixel.x(), pixel.y(), direction);
+        return direction;
+    }
+
+    /** @see #direction(Pixel) */
+    void direction(double xPx, double yPx, double[] into) {
+        double px = xPx - lens.widthPx() / 2.0;
+        double py = lens.heightPx() / 2.0 - yPx;
         double ahead;
         double across;
         if (lens.projection() == LensSpec.Projection.RECTILINEAR) {
@@ -123,11 +130,9 @@ public final class Projection {
             ahead = Math.cos(r / focalPx);
             across = r == 0 ? 0 : Math.sin(r / focalPx) / r;
         }
-        double[] direction = new double[3];
         for (int i = 0; i < 3; i++) {
-            direction[i] = ahead * forward[i] + across * (px * right[i] + py * up[i]);
+            into[i] = ahead * forward[i] + across * (px * right[i] + py * up[i]);
         }
-        return direction;
     }
 
     /** Where the line of a pixel meets flat ground at {@code groundM}; empty at or above the horizon. */

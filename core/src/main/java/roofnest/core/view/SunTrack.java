@@ -31,7 +31,7 @@ public final class SunTrack {
     private static final int REFERENCE_YEAR = 2026;
 
     private final double latitudeDeg;
-    private Sun[][] path;
+    private Towards[][] path;
     private final double northDeg;
     private final List<Low> low = new ArrayList<>();
     private final Map<Month, Integer> daysLooked = new EnumMap<>(Month.class);
@@ -39,9 +39,14 @@ public final class SunTrack {
     private record Low(Month month, Sun sun) {}
 
     /** @param headingDeg of the sun on the plan, degrees clockwise from its y axis; {@code altitudeDeg} above the horizon */
-    public record Sun(double headingDeg, double altitudeDeg) {
-        public boolean up() {
-            return altitudeDeg > 0;
+    public record Sun(double headingDeg, double altitudeDeg) {}
+
+    /** The way to a point of the sky on the plan's axes, as a vector of length one. */
+    public record Towards(double east, double north, double up) {
+        static Towards of(double headingDeg, double altitudeDeg) {
+            double heading = Math.toRadians(headingDeg);
+            double altitude = Math.toRadians(altitudeDeg);
+            return new Towards(Math.sin(heading) * Math.cos(altitude), Math.cos(heading) * Math.cos(altitude), Math.sin(altitude));
         }
     }
 
@@ -65,13 +70,14 @@ public final class SunTrack {
      * Where the sun stands in the middle of each month, January first, in so many steps from midnight by the sun: found once
      * and kept.
      */
-    public synchronized Sun[][] path(int stepsADay) {
+    synchronized Towards[][] path(int stepsADay) {
         if (path == null || path[0].length != stepsADay) {
-            path = new Sun[12][stepsADay];
+            path = new Towards[12][stepsADay];
             for (int month = 0; month < 12; month++) {
                 for (int step = 0; step < stepsADay; step++) {
-                    path[month][step] = at(LocalDate.of(REFERENCE_YEAR, month + 1, 15),
+                    Sun sun = at(LocalDate.of(REFERENCE_YEAR, month + 1, 15),
                             LocalTime.ofSecondOfDay((long) ((step + 0.5) * 86_400 / stepsADay)));
+                    path[month][step] = Towards.of(sun.headingDeg(), sun.altitudeDeg());
                 }
             }
         }
@@ -105,9 +111,8 @@ public final class SunTrack {
         if (!(sun.altitudeDeg() > 0 && sun.altitudeDeg() <= HIGHEST_DEG)) {
             return false;
         }
-        double heading = Math.toRadians(sun.headingDeg());
-        double altitude = Math.toRadians(sun.altitudeDeg());
-        double[] d = {Math.sin(heading) * Math.cos(altitude), Math.cos(heading) * Math.cos(altitude), Math.sin(altitude)};
+        Towards towards = Towards.of(sun.headingDeg(), sun.altitudeDeg());
+        double[] d = {towards.east(), towards.north(), towards.up()};
         Projection.InLens p = eye.projection().inLensAxes(d);
         double across = Math.toDegrees(Math.atan2(p.rightM(), p.aheadM()));
         double up = Math.toDegrees(Math.atan2(p.upM(), Math.hypot(p.aheadM(), p.rightM())));

@@ -100,7 +100,7 @@ class LastingRulesTest {
     /** Behind two walls the radio is on for longer: the same clips cost more. */
     @Test
     void a_slow_link_drains_a_battery_faster() {
-        BatteryYears years = new BatteryYears(Optional.empty());
+        BatteryYears years = new BatteryYears(Optional.empty(), camera -> null);
         HouseholdFacts facts = facts(HOUSE, List.of(), post(door()));
         Camera camera = post(door());
         double unknown = years.of(facts, camera, Optional.empty(), 90).drawMahPerDay();
