@@ -9,7 +9,9 @@ import java.util.Arrays;
  * along the square around the point rather than by angle, which orders headings the same and needs no arc tangent.
  */
 public final class RaysFrom {
+    /** A power of two. */
     private static final int SECTORS = 256;
+    private static final int LAST_SECTOR = SECTORS - 1;
     /** A sector takes in what reaches this near to its edge, so that rounding loses nothing; in quarters of a turn. */
     private static final double EDGE_QUARTERS = 1e-6;
 
@@ -42,7 +44,7 @@ public final class RaysFrom {
             first[i] = (int) Math.floor((arc[0] - EDGE_QUARTERS) * SECTORS / 4);
             last[i] = Math.min((int) Math.floor((arc[1] + EDGE_QUARTERS) * SECTORS / 4), first[i] + SECTORS - 1);
             for (int step = first[i]; step <= last[i]; step++) {
-                starts[Math.floorMod(step, SECTORS) + 1]++;
+                starts[(step & LAST_SECTOR) + 1]++;
             }
         }
         for (int sector = 0; sector < SECTORS; sector++) {
@@ -54,7 +56,7 @@ public final class RaysFrom {
         for (long nearAndIndex : order) {
             int i = (int) nearAndIndex;
             for (int step = first[i]; step <= last[i]; step++) {
-                obstacles[next[Math.floorMod(step, SECTORS)]++] = i;
+                obstacles[next[step & LAST_SECTOR]++] = i;
             }
         }
     }
