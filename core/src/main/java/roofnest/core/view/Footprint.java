@@ -52,6 +52,8 @@ public final class Footprint {
     /** Corners that change the outline by less are left out, metres. */
     private static final double DRAWN_TO_M = 0.02;
     private static final int HALVINGS = 14;
+    /** How exactly a change along a line is found, metres. */
+    private static final double CHANGE_TO_M = 0.005;
     /** Where a bent lens is followed along a line, the next look is farther by this share. */
     private static final double NEXT_LOOK_SHARE = 0.02;
     /** Where density is looked at along a line: each look farther by this ratio, or by so many metres. */
@@ -82,6 +84,9 @@ public final class Footprint {
         private final List<double[]> ground;
         private final double[] seen;
         private final double[] masked;
+        /** What is seen, masked or not, lies between these; beyond them no more is asked. */
+        private final double nearM;
+        private final double farM;
         private final Map<DetailLevel, double[]> ranges = new EnumMap<>(DetailLevel.class);
 
         private Line(double bearingDeg) {
@@ -108,6 +113,8 @@ public final class Footprint {
             }
             seen = open.stream().mapToDouble(Double::doubleValue).toArray();
             masked = black.stream().mapToDouble(Double::doubleValue).toArray();
+            nearM = Math.min(seen.length == 0 ? FARTHEST_M : seen[0], masked.length == 0 ? FARTHEST_M : masked[0]);
+            farM = Math.max(seen.length == 0 ? 0 : seen[seen.length - 1], masked.length == 0 ? 0 : masked[masked.length - 1]);
         }
 
         private double faceM(double distanceM) {
@@ -274,8 +281,8 @@ public final class Footprint {
 
         /** What of some stretches meets a level, by day or no farther than the light. */
         private double[] at(double[] stretches, DetailLevel level, boolean night) {
-            double[] met = met(stretches, ranges.computeIfAbsent(level,
-                    wanted -> met(ranges(atM -> dense(wanted, atM)), ranges(atM -> !vision.steep(atM, faceM(atM), wanted)))));
+            double[] met = met(stretches, ranges.computeIfAbsent(level, wanted -> met(ranges(atM -> dense(wanted, atM)),
+                    Vision.faceAsked(wanted) ? ranges(atM -> !vision.steep(atM, faceM(atM), wanted)) : new double[] {nearM, farM})));
             return night ? met(met, new double[] {0, eye.lens().nightRangeM()}) : met;
         }
 
@@ -286,8 +293,11 @@ public final class Footprint {
         private double[] ranges(DoublePredicate meets) {
             List<Double> ranges = new ArrayList<>();
             for (double[] stretch : ground) {
-                double end = stretch[1];
-                double from = Math.max(NEAREST_M, stretch[0] + ON_GROUND_M);
+                double end = Math.min(farM, stretch[1]);
+                double from = Math.max(nearM, stretch[0] + ON_GROUND_M);
+                if (from >= end) {
+                    continue;
+                }
                 boolean last = meets.test(from);
                 double since = from;
                 for (double at = from; at < end;) {
@@ -316,7 +326,7 @@ public final class Footprint {
         private double change(DoublePredicate meets, double oneM, double otherM, boolean atOne) {
             double one = oneM;
             double other = otherM;
-            for (int i = 0; i < HALVINGS; i++) {
+            while (other - one > CHANGE_TO_M) {
                 double middle = (one + other) / 2;
                 if (meets.test(middle) == atOne) {
                     one = middle;
