@@ -39,7 +39,11 @@ public final class SunTrack {
     private record Low(Month month, Sun sun) {}
 
     /** @param headingDeg of the sun on the plan, degrees clockwise from its y axis; {@code altitudeDeg} above the horizon */
-    public record Sun(double headingDeg, double altitudeDeg) {}
+    public record Sun(double headingDeg, double altitudeDeg) {
+        public boolean up() {
+            return altitudeDeg > 0;
+        }
+    }
 
     /** The way to a point of the sky on the plan's axes, as a vector of length one. */
     public record Towards(double east, double north, double up) {

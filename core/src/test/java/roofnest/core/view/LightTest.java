@@ -37,7 +37,7 @@ class LightTest {
         assertThat(june.altitudeDeg()).as("90 − 50 + 23.44").isEqualTo(63.4, within(0.3));
         SunTrack.Sun december = SUN.at(LocalDate.of(2026, 12, 21), LocalTime.of(11, 58));
         assertThat(december.altitudeDeg()).as("90 − 50 − 23.44").isEqualTo(16.6, within(0.3));
-        assertThat(SUN.at(LocalDate.of(2026, 6, 21), LocalTime.MIDNIGHT).altitudeDeg()).isNegative();
+        assertThat(SUN.at(LocalDate.of(2026, 6, 21), LocalTime.MIDNIGHT).up()).isFalse();
     }
 
     @Test
