@@ -21,7 +21,10 @@ import net.jqwik.api.constraints.LongRange;
 import roofnest.core.WeirSteps;
 import roofnest.core.access.Access;
 import roofnest.core.catalogue.Catalogue;
+import roofnest.core.catalogue.Climb;
 import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.Practice;
+import roofnest.core.catalogue.Practice.Figure;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.House;
 import roofnest.core.judge.HouseholdFacts;
@@ -190,6 +193,39 @@ class SpotsTest {
         assertThatThrownBy(() -> SetCover.solve(Set.of(1, 2), List.of(new SetCover.Choice(Set.of(1), 1))))
                 .hasMessageContaining("nothing covers 2");
         assertThat(SetCover.solve(Set.of(), List.of()).chosen()).isEmpty();
+    }
+
+    @Test
+    void what_a_spot_costs_is_weighed_as_the_firm_says() {
+        Costs costs = new Costs(7, Climb.LADDER, 1200, 3);
+        assertThat(costs.asMetres(Practice.USUAL)).as("7 m, a ladder as 4, 1,200 min as 2, 3 % as 3").isEqualTo(16);
+        assertThat(costs.asMetres(new Practice(Map.of(Figure.A_LADDER, 40.0)))).isEqualTo(52);
+        assertThat(costs.asMetres(new Practice(Map.of(Figure.A_METRE_OF_SUN, 100.0)))).isEqualTo(26);
+        assertThat(costs.asMetres(new Practice(Map.of(Figure.A_METRE_OF_PRIVATE, 0.5)))).isEqualTo(19);
+        assertThat(new Costs(7, Climb.STEPS, 0, 0).asMetres(new Practice(Map.of(Figure.A_LADDER, 100.0)))).isEqualTo(7);
+    }
+
+    /** Whoever minds sun in the lens gets spots with less of it, at the price of more cable; whoever does not the other way round. */
+    @Test
+    void the_search_for_the_fewest_goes_by_the_firms_own_prices() {
+        List<Promise> stairs = List.of(WISHES.get(0), WISHES.get(2));
+        Costs minded = chosen(stairs, new Practice(Map.of(Figure.A_METRE_OF_SUN, 10.0)));
+        Costs borne = chosen(stairs, new Practice(Map.of(Figure.A_METRE_OF_SUN, 10_000.0)));
+        assertThat(minded.sunMinutes()).isLessThan(borne.sunMinutes());
+        assertThat(minded.cableM()).isGreaterThan(borne.cableM());
+    }
+
+    private static Costs chosen(List<Promise> promises, Practice practice) {
+        HouseholdFacts usual = facts(promises);
+        HouseholdFacts facts = new HouseholdFacts(usual.plan(), usual.cameras(), promises, usual.network(), 0, usual.access(), List.of(),
+                usual.climate(), usual.today(), false, List.of(), practice);
+        HouseholdJudge judge = HouseholdJudge.of(facts);
+        DeviceModel wired = Catalogue.shipped().models().stream()
+                .filter(model -> !model.power().onBattery() && model.mount().outdoors()).findFirst().orElseThrow();
+        List<FewestCameras.Hung> hung = FewestCameras.of(judge, facts, wired).cameras();
+        assertThat(hung).hasSize(1);
+        return Costs.of(judge.house().orElseThrow(), wired, hung.get(0).pose(),
+                judge.again(facts.withCameras(List.of(BADLY_HUNG.withPose(hung.get(0).pose())))), facts);
     }
 
     private static HouseholdFacts facts(List<Promise> written) {
