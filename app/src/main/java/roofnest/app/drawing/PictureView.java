@@ -18,6 +18,7 @@ import roofnest.core.plan.SpacePoint;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.Unit;
 import roofnest.core.view.CameraPicture;
+import roofnest.core.view.Eye;
 import roofnest.core.view.PictureShape;
 import roofnest.core.view.PixelDensity;
 import roofnest.core.view.Projection;
@@ -63,36 +64,45 @@ public record PictureView(
         String caption = "what " + at.name() + " will see"
                 + (night ? " at night, its own light reaching " + Numbers.plain(lens.nightRangeM()) + " m" : "")
                 + " · " + lens.widthPx() + " × " + lens.heightPx() + " px · " + Numbers.plain(lens.hfovDeg()) + "°";
-        return new PictureView(lens.widthPx(), lens.heightPx(), night, shapes, labels(watched, projection, at), masked,
+        return new PictureView(lens.widthPx(), lens.heightPx(), night, shapes, labels(watched, house.eye(lens, at.pose())), masked,
                 at.zones().stream().map(zone -> zone(zone, lens)).toList(), model.mask().columns(), model.mask().rows(), caption);
     }
 
-    /** Each over its own head; where two would lie on one another the farther one is raised, with a line down to its head. */
-    private static List<FigureLabel> labels(List<Place> watched, Projection projection, Camera at) {
+    /**
+     * Of those whose face nothing hides, each over its own head, the nearest first; where two would lie on one another the farther
+     * one is raised, with a line down to its head, or says its name alone. Whoever finds no room is left without.
+     */
+    private static List<FigureLabel> labels(List<Place> watched, Eye eye) {
         List<FigureLabel> labels = new ArrayList<>();
-        List<Place> nearFirst = watched.stream()
-                .sorted(Comparator.comparingDouble(place -> at.pose().onPlan().distanceM(place.at()))).toList();
-        for (Place place : nearFirst) {
-            SpacePoint overHead = SpacePoint.at(place.at(), place.groundM() + CameraPicture.Figure.HEIGHT_M + 0.15);
-            projection.pixel(overHead).filter(projection::inFrame).ifPresent(pixel -> {
-                String words = place.name() + " · " + Unit.PX_PER_M.format(PixelDensity.atPxPerM(projection, place.face())) + " at "
-                        + Numbers.fixed(at.pose().onPlan().distanceM(place.at()), 1) + " m";
-                double half = words.length() * LETTER_SHARE * LABEL_PX / 2;
-                double x = Math.max(half, Math.min(projection.lens().widthPx() - half, pixel.x()));
-                double y = pixel.y() - LABEL_PX * 0.3;
-                for (int tries = 0; tries < labels.size() + 1; tries++) {
-                    double wanted = y;
-                    Optional<FigureLabel> under = labels.stream().filter(other -> Math.abs(other.y() - wanted) < LABEL_PX
-                            && Math.abs(other.x() - x) < half + other.words().length() * LETTER_SHARE * LABEL_PX / 2).findFirst();
-                    if (under.isEmpty()) {
-                        break;
-                    }
-                    y = under.get().y() - LABEL_PX * 1.05;
-                }
-                labels.add(new FigureLabel(words, x, Math.max(LABEL_PX, y), pixel.x(), pixel.y()));
-            });
-        }
+        watched.stream().filter(place -> eye.clearTo(place.at().xM(), place.at().yM(), place.face().zM()))
+                .sorted(Comparator.comparingDouble(place -> eye.pose().onPlan().distanceM(place.at())))
+                .forEach(place -> {
+                    String density = Unit.PX_PER_M.format(PixelDensity.atPxPerM(eye.projection(), place.face())) + " at "
+                            + Numbers.fixed(eye.pose().onPlan().distanceM(place.at()), 1) + " m";
+                    eye.projection().pixel(SpacePoint.at(place.at(), place.groundM() + CameraPicture.Figure.HEIGHT_M + 0.15))
+                            .filter(eye.projection()::inFrame)
+                            .flatMap(head -> free(place.name() + " · " + density, head, eye, labels)
+                                    .or(() -> free(place.name(), head, eye, labels)))
+                            .ifPresent(labels::add);
+                });
         return labels;
+    }
+
+    /** Where a label finds room over its head, below the picture's upper edge. */
+    private static Optional<FigureLabel> free(String words, Projection.Pixel head, Eye eye, List<FigureLabel> taken) {
+        double half = words.length() * LETTER_SHARE * LABEL_PX / 2;
+        double x = Math.max(half, Math.min(eye.lens().widthPx() - half, head.x()));
+        double y = Math.max(LABEL_PX, head.y() - LABEL_PX * 0.3);
+        while (y >= LABEL_PX) {
+            double wanted = y;
+            Optional<FigureLabel> under = taken.stream().filter(other -> Math.abs(other.y() - wanted) < LABEL_PX
+                    && Math.abs(other.x() - x) < half + other.words().length() * LETTER_SHARE * LABEL_PX / 2).findFirst();
+            if (under.isEmpty()) {
+                return Optional.of(new FigureLabel(words, x, y, head.x(), head.y()));
+            }
+            y = under.get().y() - LABEL_PX * 1.05;
+        }
+        return Optional.empty();
     }
 
     private static ZoneShape zone(Zone zone, LensSpec lens) {

@@ -11,6 +11,8 @@ import roofnest.core.promise.Standing;
 
 /** Every promise of a household with its finding. */
 public record Judgement(List<Judged> promises) {
+    private static final String NO_BREAK = "\u00a0";
+
     public Judgement {
         promises = List.copyOf(promises);
     }
@@ -19,9 +21,10 @@ public record Judgement(List<Judged> promises) {
         return promises.stream().filter(judged -> judged.finding().standing() == standing).count();
     }
 
-    /** "7 kept · 2 thin · 2 broken · 5 not tried". */
+    /** "7 kept · 2 thin · 2 broken · 5 not tried"; a figure and its word never part at a line's end. */
     public String countsInWords() {
-        return Arrays.stream(Standing.values()).map(standing -> count(standing) + " " + standing.word()).collect(Collectors.joining(" · "));
+        return Arrays.stream(Standing.values()).map(standing -> count(standing) + NO_BREAK + standing.word().replace(" ", NO_BREAK))
+                .collect(Collectors.joining(" · "));
     }
 
     public Map<Stage, Integer> brokenByStage() {

@@ -28,7 +28,7 @@ class JudgementTest {
         assertThat(judgement.count(Standing.BROKEN)).isEqualTo(2);
         assertThat(judgement.count(Standing.THIN)).isEqualTo(1);
         assertThat(judgement.count(Standing.KEPT)).isEqualTo(1);
-        assertThat(judgement.countsInWords()).isEqualTo("1 kept · 1 thin · 2 broken · 0 not tried");
+        assertThat(judgement.countsInWords()).isEqualTo("1\u00a0kept · 1\u00a0thin · 2\u00a0broken · 0\u00a0not\u00a0tried");
         assertThat(judgement.brokenByStage()).containsOnlyKeys(Stage.TUNE, Stage.SURVEY).containsEntry(Stage.TUNE, 1);
     }
 
