@@ -52,15 +52,19 @@ class FewestTaken {
             throw new BadInput("Ask for the fewest cameras first.");
         }
         return changes.make(ref, Stage.SURVEY, () -> {
-            List<String> names = new ArrayList<>(cameras.of(ref.id()).stream().map(Camera::name).toList());
+            List<Camera> before = cameras.of(ref.id());
+            List<String> names = new ArrayList<>(before.stream().map(Camera::name).toList());
             int hangAlready = 0;
             List<String> added = new ArrayList<>();
             for (Wanted each : wanted) {
-                CameraPose pose = each.pose();
-                if (cameras.of(ref.id()).stream().anyMatch(hangs -> hangs.pose().onPlan().distanceM(pose.onPlan()) < FirstSpot.APART_M)) {
+                if (hangsAt(each.pose(), before)) {
                     hangAlready++;
                     continue;
                 }
+                List<Camera> now = cameras.of(ref.id());
+                // Two of the answer may share a spot and look two ways; they hang side by side then.
+                CameraPose pose = !hangsAt(each.pose(), now) ? each.pose()
+                        : household.facts().plan().flatMap(plan -> FirstSpot.beside(plan, each.pose(), now)).orElse(each.pose());
                 String name = CameraName.suggest("eye", names);
                 names.add(name);
                 long id = cameras.add(ref.id(), name, each.modelKey(), pose, Camera.Settings.DEFAULT);
@@ -74,6 +78,10 @@ class FewestTaken {
             return (added.isEmpty() ? "Nothing was added." : "On the plan: " + String.join(", ", added) + ".")
                     + (hangAlready == 0 ? "" : " Where a camera hangs already none was added.");
         });
+    }
+
+    private static boolean hangsAt(CameraPose pose, List<Camera> cameras) {
+        return cameras.stream().anyMatch(hangs -> hangs.pose().onPlan().distanceM(pose.onPlan()) < FirstSpot.APART_M);
     }
 
     private static Wanted wanted(String said, Set<String> keys) {

@@ -34,6 +34,7 @@ import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
 import roofnest.app.records.PriceBook;
 import roofnest.app.Made;
+import roofnest.core.plan.PlanPoint;
 
 /** The board's tools as the page uses them: drawing, readings, masks and zones, spots and variants, sheets. */
 @AppTest
@@ -196,6 +197,23 @@ class BoardApiTest {
                 .param("id", demo.household("Quiller")).param("before", before).query(Long.class).list();
         assertThat(added).hasSizeLessThanOrEqualTo(1);
         added.forEach(id -> demo.jdbc().sql("delete from camera where id = :id").param("id", id).update());
+        demo.touched(demo.household("Quiller"));
+    }
+
+    @Test
+    void two_of_the_fewest_that_share_a_spot_both_come_and_hang_side_by_side() throws Exception {
+        String take = path("/survey/cameras/" + demo.camera("Quiller") + "/fewest/take");
+        long before = demo.jdbc().sql("select max(id) from camera").query(Long.class).single();
+        String spot = "4.0 -0.45 2.4 ";
+        assertThat(perform(post(take).param("pose", spot + "150 12 dunmark-post", spot + "210 12 dunmark-post")).getStatus())
+                .isEqualTo(302);
+        List<Map<String, Object>> added = demo.jdbc().sql("select id, x_m, y_m from camera where id > :before order by id")
+                .param("before", before).query().listOfRows();
+        assertThat(added).hasSize(2);
+        assertThat(new PlanPoint((double) added.get(0).get("x_m"), (double) added.get(0).get("y_m"))
+                .distanceM(new PlanPoint((double) added.get(1).get("x_m"), (double) added.get(1).get("y_m"))))
+                .isGreaterThanOrEqualTo(0.5 - 1e-9);
+        demo.jdbc().sql("delete from camera where id > :before").param("before", before).update();
         demo.touched(demo.household("Quiller"));
     }
 

@@ -14,6 +14,7 @@ import roofnest.core.judge.Judgement;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Place;
 import roofnest.core.plan.PlanPoint;
+import roofnest.core.plan.Segments;
 import roofnest.core.plan.Wall;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
@@ -86,6 +87,16 @@ public final class FirstSpot {
 
     private static boolean isKept(Judged judged) {
         return judged.finding().standing() == Standing.KEPT || judged.finding().standing() == Standing.THIN;
+    }
+
+    /** The same pose moved along its wall until no camera hangs within {@link #APART_M}; empty when there is no wall or no room. */
+    public static Optional<CameraPose> beside(HousePlan plan, CameraPose pose, List<Camera> cameras) {
+        return plan.nearestWall(pose.onPlan()).flatMap(wall -> IntStream.rangeClosed(1, STEPS_ALONG)
+                .mapToObj(step -> pose.onPlan().towards(wall.from().headingToDeg(wall.to()) + (step % 2 == 0 ? 180 : 0),
+                        (step + 1) / 2 * APART_M))
+                .filter(at -> Segments.distanceM(at, wall.from(), wall.to()) < wall.thicknessM() / 2 + 2 * OFF_THE_WALL_M)
+                .filter(at -> isFree(at, cameras)).findFirst()
+                .map(at -> new CameraPose(at.xM(), at.yM(), pose.heightM(), pose.headingDeg(), pose.tiltDeg())));
     }
 
     private static boolean isFree(PlanPoint at, List<Camera> cameras) {

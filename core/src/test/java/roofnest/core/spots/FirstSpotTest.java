@@ -71,6 +71,22 @@ class FirstSpotTest {
                 .isLessThan(wall.thicknessM() / 2 + 0.2));
     }
 
+    @Test
+    void two_that_share_a_spot_hang_side_by_side_on_the_same_wall() {
+        CameraPose pose = FirstSpot.of(HouseholdJudge.of(facts(List.of(), List.of())), facts(List.of(), List.of()), EAVE).pose();
+        List<Camera> cameras = new ArrayList<>(List.of(camera(1, pose)));
+        for (int i = 2; i <= 4; i++) {
+            CameraPose next = FirstSpot.beside(HOUSE, pose, cameras).orElseThrow();
+            assertThat(next.headingDeg()).isEqualTo(pose.headingDeg());
+            assertThat(next.heightM()).isEqualTo(pose.heightM());
+            assertThat(HOUSE.nearestWall(next.onPlan())).isEqualTo(HOUSE.nearestWall(pose.onPlan()));
+            assertThat(cameras).allSatisfy(other -> assertThat(other.pose().onPlan().distanceM(next.onPlan()))
+                    .isGreaterThanOrEqualTo(FirstSpot.APART_M - 1e-9));
+            cameras.add(camera(i, next));
+        }
+        assertThat(FirstSpot.beside(HOUSE.withWalls(List.of()), pose, cameras)).as("no wall, no beside").isEmpty();
+    }
+
     /** What no spot keeps is passed over for what one does. */
     @Test
     void a_promise_that_no_spot_keeps_holds_up_no_other() {
