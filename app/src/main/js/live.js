@@ -1,4 +1,6 @@
-// The stand-in's live picture: a wait, then a clock and somebody walking through.
+// A test's page: the stand-in's live picture, after a wait, with a clock and somebody walking through; or a watch for a real one.
+
+import { startTiming } from "./timing.js";
 
 function startLive() {
   const picture = document.getElementById("live-picture");
@@ -55,3 +57,4 @@ function play() {
 }
 
 startLive();
+startTiming();

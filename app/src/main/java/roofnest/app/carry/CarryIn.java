@@ -235,9 +235,12 @@ public class CarryIn {
                     new Reading(new SpacePoint(r.xM(), r.yM(), r.zM()), Band.valueOf(r.band()), r.dbm(), r.sdDb()), r.at(), r.by()))
                     .toList());
             log(id, in, seen);
-            each(in.proofs()).forEach(p -> books.proofs().add(id, new Proof(p.promise() != null ? written.get(p.promise())
-                    : PromiseKey.ofCamera(seen.get(p.camera()), p.brought()), seen.get(p.camera()), p.measured(), p.poseMark(),
-                    p.at().toInstant(), p.by())));
+            // Older files do not tell tests on stand-ins from real ones; none of theirs counts.
+            each(in.proofs()).stream().filter(p -> p.mark() != null && p.passed() != null && p.said() != null)
+                    .forEach(p -> books.proofs().add(id, new Proof(p.promise() != null ? written.get(p.promise())
+                            : PromiseKey.ofCamera(seen.get(p.camera()), p.brought()), seen.get(p.camera()), p.passed(),
+                            p.measured() == null ? OptionalDouble.empty() : OptionalDouble.of(p.measured()), p.said(), p.mark(),
+                            p.at().toInstant(), p.by())));
             each(in.pictures()).forEach(picture -> shelves.get(picture.shelf()).put(id,
                     new PictureShelf.Picture(picture.about(), files.get(picture.file()))));
         });

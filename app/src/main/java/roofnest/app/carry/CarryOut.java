@@ -169,6 +169,8 @@ class CarryOut {
         boolean written = key.startsWith("p");
         return new HouseholdFile.Proved(written ? Long.valueOf(key.substring(1)) : null,
                 written ? null : key.substring(key.indexOf('.') + 1),
-                proof.cameraId(), proof.measured(), proof.poseMark(), proof.at().atOffset(ZoneOffset.UTC), proof.by());
+                proof.cameraId(), proof.passed(), proof.measured().isPresent() ? proof.measured().getAsDouble() : null, proof.said(),
+                proof.mark(), null,
+                proof.at().atOffset(ZoneOffset.UTC), proof.by());
     }
 }

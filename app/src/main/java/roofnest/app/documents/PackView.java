@@ -76,11 +76,11 @@ record PackView(
         settings.add(new String[] {"Sticker", record.stickerKept() == null ? camera.model().setUp().stickerPlace() : record.stickerKept()});
         List<String[]> tests = new ArrayList<>();
         Arrays.stream(TrialRepository.Kind.values()).forEach(kind -> trials.stream()
-                .filter(trial -> trial.cameraId() == camera.id() && trial.kind() == kind && trial.passed() != null)
+                .filter(trial -> trial.cameraId() == camera.id() && trial.kind() == kind && trial.decided() && !trial.onStandIns())
                 .reduce((older, newer) -> newer)
                 .ifPresentOrElse(
-                        trial -> tests.add(new String[] {kind.title(),
-                            (trial.passed() ? "passed, " : "failed, ") + Numbers.fixed(trial.seconds(), 1) + " s"}),
+                        trial -> tests.add(new String[] {kind.title(), (trial.passed() ? "passed. " : "failed. ") + trial.said()
+                                + (trial.timed() == null ? "" : " (" + trial.timed().words() + ")")}),
                         () -> tests.add(new String[] {kind.title(), "not tried"})));
         return new CameraSheet(number, camera.name(), camera.model().fullName(), settings, tests, camera.model().setUp().reset());
     }

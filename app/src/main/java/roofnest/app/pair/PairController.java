@@ -66,6 +66,7 @@ class PairController {
             Optional<HubRepository.Hub> own = site.hub(hub.key());
             return new HubLine(hub, own.orElse(null), site.order(hub), own.flatMap(each -> openRun(open, 0, each.id())));
         }).toList());
+        model.addAttribute("rehearsed", runs.of(ref).stream().filter(RunRepository.Run::bench).count());
         model.addAttribute("atPlace", atPlace);
         model.addAttribute("phone", phone);
         model.addAttribute("phones", PhoneKind.values());
@@ -91,6 +92,14 @@ class PairController {
     String startHub(HouseholdRef ref, @RequestParam(defaultValue = "") String hub, @RequestParam PairingMethod.Way way,
             @RequestParam(defaultValue = "THROUGH_SETTINGS") PhoneKind phone, @RequestParam(defaultValue = "false") boolean bench) {
         return toRun(ref, runs.startHub(ref, hub, way, phone, bench));
+    }
+
+    @PostMapping("/households/{household}/pair/rehearsed/clear")
+    String clearRehearsed(HouseholdRef ref, RedirectAttributes flash) {
+        int cleared = runs.clearRehearsed(ref);
+        flash.addFlashAttribute("notice", cleared == 0 ? "Nothing was rehearsed here." : cleared == 1 ? "One rehearsal was cleared."
+                : cleared + " rehearsals were cleared. Nothing of them is left.");
+        return "redirect:" + ref.path() + "/pair";
     }
 
     /** How many steps are stored, for a page that others may have left behind. Asked every few seconds, so it is one statement. */

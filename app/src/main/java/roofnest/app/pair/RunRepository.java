@@ -146,6 +146,15 @@ class RunRepository {
                 .update();
     }
 
+    /** Runs on stand-ins leave nothing behind once they are cleared. @return how many there were */
+    int clearRehearsed(long householdId) {
+        for (String steps : List.of("run_event", "bench_act")) {
+            jdbc.sql("delete from " + steps + " where run_id in (select id from run where household_id = :householdId and bench)")
+                    .param("householdId", householdId).update();
+        }
+        return jdbc.sql("delete from run where household_id = :householdId and bench").param("householdId", householdId).update();
+    }
+
     /** The way is given up for another. */
     void giveUp(long runId) {
         jdbc.sql("update run set finished_at = :now, given_up_at = :now where id = :id and finished_at is null")

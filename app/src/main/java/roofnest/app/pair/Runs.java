@@ -14,6 +14,7 @@ import org.springframework.ui.Model;
 
 import roofnest.app.household.Frames;
 import roofnest.app.models.Models;
+import roofnest.app.prove.TrialRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.ExperienceRepository;
@@ -62,6 +63,7 @@ public class Runs {
     private final HubRepository hubs;
     private final NetworkRepository networks;
     private final ExperienceRepository experience;
+    private final TrialRepository trials;
     private final Changes changes;
     private final Sites sites;
     private final Frames frames;
@@ -71,12 +73,13 @@ public class Runs {
 
     Runs(
             RunRepository runs, CameraRepository cameras, HubRepository hubs, NetworkRepository networks, ExperienceRepository experience,
-            Changes changes, Sites sites, Frames frames, Models models, Subjects subjects, Clock clock) {
+            TrialRepository trials, Changes changes, Sites sites, Frames frames, Models models, Subjects subjects, Clock clock) {
         this.runs = runs;
         this.cameras = cameras;
         this.hubs = hubs;
         this.networks = networks;
         this.experience = experience;
+        this.trials = trials;
         this.changes = changes;
         this.sites = sites;
         this.frames = frames;
@@ -97,7 +100,7 @@ public class Runs {
         requireWay(camera.model(), way);
         String network = site.network()
                 .orElseThrow(() -> new BadInput("Write down the house's Wi-Fi at Ready first; the camera has to be told it.")).name();
-        return changes.unjudged(ref, Stage.PAIR, () -> runs.openRunOf(ref.id(), cameraId).map(RunRepository.Run::id).orElseGet(() -> {
+        return changes.unjudged(ref, Stage.PAIR, () -> goOn(runs.openRunOf(ref.id(), cameraId), bench).orElseGet(() -> {
             cameras.get(ref.id(), cameraId);
             long run = runs.start(ref.id(), cameraId, way, phone, atPlace, network, bench, ref.by());
             if (bench && site.flat(camera)) {
@@ -115,9 +118,27 @@ public class Runs {
                 .orElseThrow(() -> new BadInput("Write down the house's Wi-Fi at Ready first; the hub has to be told it.")).name();
         return changes.unjudged(ref, Stage.PAIR, () -> {
             long hub = hubs.ensure(ref.id(), modelKey, model.name());
-            return runs.openRunOfHub(ref.id(), hub).map(RunRepository.Run::id)
+            return goOn(runs.openRunOfHub(ref.id(), hub), bench)
                     .orElseGet(() -> runs.startHub(ref.id(), hub, way, phone, network, bench, ref.by()));
         });
+    }
+
+    /** A rehearsal never stands in the way of the real run; nor is a real run gone on with as if it were one. */
+    private Optional<Long> goOn(Optional<RunRepository.Run> open, boolean bench) {
+        if (open.isPresent() && open.get().bench() != bench) {
+            if (bench) {
+                throw new BadInput("Its run on the real thing is open, begun by " + open.get().startedBy()
+                        + ". Finish that first, or rehearse in the rehearsal room.");
+            }
+            runs.giveUp(open.get().id());
+            return Optional.empty();
+        }
+        return open.map(RunRepository.Run::id);
+    }
+
+    /** Everything that was tried on stand-ins in this household is forgotten, tests as well. @return how many records there were */
+    int clearRehearsed(HouseholdRef ref) {
+        return changes.make(ref, Stage.PAIR, () -> runs.clearRehearsed(ref.id()) + trials.clearRehearsed(ref.id()));
     }
 
     private static void requireWay(Joinable device, PairingMethod.Way way) {

@@ -64,7 +64,9 @@ record Site(JudgedHousehold household, List<HubRepository.Hub> hubs, RouterRepos
     /** Name of the hub that a device waits for; empty when it needs none, or its hub is online. */
     Optional<String> waitsForHub(Open open) {
         return open.camera().map(record -> record.camera().model()).filter(model -> open.run().way() == PairingMethod.Way.HUB_BUTTON)
-                .flatMap(models::hubOf).filter(hub -> hub(hub.key()).filter(HubRepository.Hub::joined).isEmpty()).map(HubModel::fullName);
+                .flatMap(models::hubOf).filter(hub -> hub(hub.key())
+                        .filter(own -> own.joined() || open.run().bench() && own.rehearsed()).isEmpty())
+                .map(HubModel::fullName);
     }
 
     /** Ways in of a camera, by the firm's log with such phones. */

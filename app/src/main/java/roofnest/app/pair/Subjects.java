@@ -31,6 +31,11 @@ class Subjects {
     }
 
     Subject of(HouseholdRef ref, Site site, RunRepository.Run run) {
+        Subject real = real(ref, site, run);
+        return run.bench() ? new Rehearsing(real) : real;
+    }
+
+    private Subject real(HouseholdRef ref, Site site, RunRepository.Run run) {
         if (run.hubId() > 0) {
             HubRepository.Hub hub = site.hubs().stream().filter(each -> each.id() == run.hubId()).findFirst().orElseThrow(NoSuchPage::new);
             return new HubSubject(ref, site, hub, models.hub(hub.modelKey()));

@@ -57,11 +57,13 @@ class ProveController {
     }
 
     @PostMapping("/households/{household}/prove/{camera}/trials")
-    @Says("The test has begun. Confirm below what was seen.")
-    String begin(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam String kind) {
+    @Says("The test has begun. Nothing of it counts until you say what was seen.")
+    String begin(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam String kind,
+            @RequestParam(defaultValue = "false") boolean standIns) {
         TrialRepository.Kind named = Arrays.stream(TrialRepository.Kind.values()).filter(k -> k.name().equals(kind)).findFirst()
                 .orElseThrow(() -> new BadInput("There is no such test."));
-        return "redirect:" + ref.path() + "/prove/trials/" + trials.begin(ref, cameraId, named);
+        long trial = standIns ? trials.rehearse(ref, cameraId, named) : trials.begin(ref, cameraId, named);
+        return "redirect:" + ref.path() + "/prove/trials/" + trial;
     }
 
     @GetMapping("/households/{household}/prove/trials/{trial}")
@@ -69,14 +71,21 @@ class ProveController {
         return trialPage(ref, trialId, model, Form.empty());
     }
 
-    @PostMapping("/households/{household}/prove/trials/{trial}/confirm")
+    /** What was seen of a real camera. */
+    @PostMapping("/households/{household}/prove/trials/{trial}/seen")
     @Says("The result is noted.")
-    String confirm(
-            HouseholdRef ref, @PathVariable("trial") long trialId, Form form, Model model) {
-        boolean passed = form.raw("passed").equals("true");
-        Optional<Double> signal = passed && form.has("signalDbm")
-                ? Optional.of(form.decimal("signalDbm", "the signal that the app shows,", -100, -10, "dBm")) : Optional.empty();
-        return form.save(() -> trials.confirm(ref, trialId, passed, signal)) ? "redirect:" + ref.path() + "/prove"
+    String seen(HouseholdRef ref, @PathVariable("trial") long trialId, Form form, Model model) {
+        Trials.Running running = trials.running(ref, trialId);
+        Optional<Seen> seen = Seen.read(form, running.trial().kind(), running.watched(), running.predicted());
+        return seen.isPresent() && form.save(() -> trials.decide(ref, trialId, seen.get())) ? "redirect:" + ref.path() + "/prove"
+                : trialPage(ref, trialId, model, form);
+    }
+
+    /** How a rehearsal went. */
+    @PostMapping("/households/{household}/prove/trials/{trial}/rehearsed")
+    @Says("The rehearsal is noted. It proves nothing of the real camera.")
+    String rehearsed(HouseholdRef ref, @PathVariable("trial") long trialId, Form form, Model model) {
+        return form.save(() -> trials.rehearsed(ref, trialId, form.raw("passed").equals("true"))) ? "redirect:" + ref.path() + "/prove"
                 : trialPage(ref, trialId, model, form);
     }
 

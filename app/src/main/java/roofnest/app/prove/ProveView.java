@@ -8,38 +8,48 @@ import java.util.Optional;
 
 import roofnest.app.household.Frame;
 import roofnest.app.records.CameraRepository;
-import roofnest.core.lang.Numbers;
 
-/** The tests of every camera, newest result each. */
-record ProveView(List<CameraTests> cameras, Optional<TrialRepository.Signature> signature, String signedAt, int passed, int wanted) {
-    record CameraTests(long id, String name, String model, boolean joined, List<Test> tests) {}
+/** The tests of every camera, newest result each; rehearsals beside them and never among them. */
+record ProveView(List<CameraTests> cameras, Optional<TrialRepository.Signature> signature, String signedAt, int passed, int wanted,
+        long rehearsals) {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
 
-    /** @param standing for the egg */
-    record Test(TrialRepository.Kind kind, String standing, String result) {}
+    /** @param rehearsed whether its run was made on stand-ins, so that its tests may be too */
+    record CameraTests(long id, String name, String model, boolean joined, boolean rehearsed, List<Test> tests) {}
+
+    /**
+     * @param standing for the egg
+     * @param rehearsal how the newest rehearsal went; empty without one
+     */
+    record Test(TrialRepository.Kind kind, String standing, String result, String said, String rehearsal) {}
 
     static ProveView of(
             Frame frame, List<CameraRepository.Record> cameras, List<TrialRepository.Trial> trials,
             Optional<TrialRepository.Signature> signature) {
         List<CameraTests> all = cameras.stream().map(record -> new CameraTests(
                 record.id(), record.camera().name(), record.camera().model().fullName(), record.camera().joined(),
+                record.rehearsedAt() != null,
                 Arrays.stream(TrialRepository.Kind.values()).map(kind -> test(kind, record.id(), trials)).toList())).toList();
         int passed = (int) all.stream().flatMap(camera -> camera.tests().stream()).filter(test -> test.standing().equals("kept")).count();
         return new ProveView(all, signature,
                 signature.map(s -> s.at().format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH))).orElse(""),
-                passed, all.size() * TrialRepository.Kind.values().length);
+                passed, all.size() * TrialRepository.Kind.values().length,
+                trials.stream().filter(trial -> trial.onStandIns() && trial.decided()).count());
     }
 
     private static Test test(TrialRepository.Kind kind, long cameraId, List<TrialRepository.Trial> trials) {
-        Optional<TrialRepository.Trial> newest = trials.stream()
-                .filter(trial -> trial.cameraId() == cameraId && trial.kind() == kind && trial.passed() != null)
-                .reduce((older, newer) -> newer);
-        if (newest.isEmpty()) {
-            return new Test(kind, "untried", "not tried");
-        }
-        String day = newest.get().begunAt().format(DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH));
-        String took = Numbers.fixed(newest.get().seconds(), 1) + " s";
-        return newest.get().passed()
-                ? new Test(kind, "kept", kind == TrialRepository.Kind.WALK ? "caught · " + day : took + " · " + day)
-                : new Test(kind, "broken", "failed · " + day);
+        String rehearsal = newest(kind, cameraId, true, trials)
+                .map(trial -> "rehearsed on stand-ins, " + trial.decidedAt().format(DAY) + (trial.passed() ? "" : ": it failed"))
+                .orElse("");
+        return newest(kind, cameraId, false, trials).map(trial -> new Test(kind, trial.passed() ? "kept" : "broken",
+                (trial.passed() ? "passed · " : "failed · ") + trial.decidedAt().format(DAY),
+                trial.said() + (trial.timed() == null ? " " : " " + trial.timed().words() + ", ") + "by " + trial.decidedBy(), rehearsal))
+                .orElse(new Test(kind, "untried", "not tried", "", rehearsal));
+    }
+
+    private static Optional<TrialRepository.Trial> newest(TrialRepository.Kind kind, long cameraId, boolean onStandIns,
+            List<TrialRepository.Trial> trials) {
+        return trials.stream().filter(trial -> trial.cameraId() == cameraId && trial.kind() == kind && trial.decided()
+                && trial.onStandIns() == onStandIns).reduce((older, newer) -> newer);
     }
 }

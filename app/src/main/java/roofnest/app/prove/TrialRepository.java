@@ -2,15 +2,17 @@ package roofnest.app.prove;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Types;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** Tests begun and confirmed on site, and the householder's signature. */
+/** Tests on site and on stand-ins, and the householder's signature. */
 @Repository
 public class TrialRepository {
     private final JdbcClient jdbc;
@@ -42,11 +44,36 @@ public class TrialRepository {
         }
     }
 
+    /** With what the time of a test was taken. */
+    public enum Timed {
+        BY_PHONE("timed by the phone"), TYPED("typed");
+
+        private final String words;
+
+        Timed(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
     /**
-     * @param seconds that it took
-     * @param passed null until somebody says so
+     * @param onStandIns whether it is a rehearsal, which counts for nothing on a real camera
+     * @param seconds that it took; empty where nothing was timed, or not yet
+     * @param timed null where nothing was timed
+     * @param said what was seen; null until somebody says so, as are the last three
      */
-    public record Trial(long id, long cameraId, Kind kind, double seconds, OffsetDateTime begunAt, String begunBy, Boolean passed) {}
+    public record Trial(long id, long cameraId, Kind kind, boolean onStandIns, OptionalDouble seconds, Timed timed, String said,
+            OffsetDateTime begunAt, String begunBy, Boolean passed, OffsetDateTime decidedAt, String decidedBy) {
+        public boolean decided() {
+            return passed != null;
+        }
+    }
+
+    /** What somebody says of a test. */
+    record Decided(boolean passed, OptionalDouble seconds, Timed timed, String said) {}
 
     /** @param strokes as a path; empty when the name was typed in place of it */
     public record Signature(String name, String strokes, OffsetDateTime at) {
@@ -55,28 +82,48 @@ public class TrialRepository {
         }
     }
 
-    long begin(long householdId, long cameraId, Kind kind, double seconds, String by) {
+    /** @param seconds that the stand-in will take; empty for a real camera */
+    long begin(long householdId, long cameraId, Kind kind, OptionalDouble seconds, String by) {
         return jdbc.sql("""
-            insert into trial (household_id, camera_id, kind, seconds, begun_at, begun_by)
-            values (:householdId, :cameraId, :kind, :seconds, :now, :by)
+            insert into trial (household_id, camera_id, kind, on_stand_ins, seconds, begun_at, begun_by)
+            values (:householdId, :cameraId, :kind, :standIns, :seconds, :now, :by)
             returning id
             """)
                 .param("householdId", householdId)
                 .param("cameraId", cameraId)
                 .param("kind", kind.name())
-                .param("seconds", seconds)
+                .param("standIns", seconds.isPresent())
+                .param("seconds", boxed(seconds), Types.DOUBLE)
                 .param("now", OffsetDateTime.now(clock))
                 .param("by", by)
                 .query(Long.class).single();
     }
 
-    /** @return whether nobody had confirmed it yet */
-    boolean confirm(long householdId, long trialId, boolean passed) {
-        return jdbc.sql("update trial set passed = :passed where household_id = :householdId and id = :id and passed is null")
-                .param("passed", passed)
+    private static Double boxed(OptionalDouble value) {
+        return value.isPresent() ? value.getAsDouble() : null;
+    }
+
+    /** @return whether nobody had said yet how it went */
+    boolean decide(long householdId, long trialId, Decided decided, String by) {
+        return jdbc.sql("""
+            update trial
+            set passed = :passed, seconds = coalesce(:seconds, seconds), timed = :timed, said = :said, decided_at = :now, decided_by = :by
+            where household_id = :householdId and id = :id and passed is null
+            """)
+                .param("passed", decided.passed())
+                .param("seconds", boxed(decided.seconds()), Types.DOUBLE)
+                .param("timed", decided.timed() == null ? null : decided.timed().name(), Types.VARCHAR)
+                .param("said", decided.said())
+                .param("now", OffsetDateTime.now(clock))
+                .param("by", by)
                 .param("householdId", householdId)
                 .param("id", trialId)
                 .update() == 1;
+    }
+
+    /** Rehearsals leave nothing behind once they are cleared. @return how many there were */
+    public int clearRehearsed(long householdId) {
+        return jdbc.sql("delete from trial where household_id = :householdId and on_stand_ins").param("householdId", householdId).update();
     }
 
     Optional<Trial> find(long householdId, long trialId) {
@@ -115,7 +162,12 @@ public class TrialRepository {
     }
 
     private static Trial trial(ResultSet row, int n) throws SQLException {
-        return new Trial(row.getLong("id"), row.getLong("camera_id"), Kind.valueOf(row.getString("kind")), row.getDouble("seconds"),
-                row.getObject("begun_at", OffsetDateTime.class), row.getString("begun_by"), row.getObject("passed", Boolean.class));
+        double seconds = row.getDouble("seconds");
+        OptionalDouble took = row.wasNull() ? OptionalDouble.empty() : OptionalDouble.of(seconds);
+        String timed = row.getString("timed");
+        return new Trial(row.getLong("id"), row.getLong("camera_id"), Kind.valueOf(row.getString("kind")), row.getBoolean("on_stand_ins"),
+                took, timed == null ? null : Timed.valueOf(timed), row.getString("said"), row.getObject("begun_at", OffsetDateTime.class),
+                row.getString("begun_by"), row.getObject("passed", Boolean.class), row.getObject("decided_at", OffsetDateTime.class),
+                row.getString("decided_by"));
     }
 }

@@ -1,9 +1,10 @@
 package roofnest.app.prove;
 
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 import org.springframework.stereotype.Service;
 
@@ -16,24 +17,24 @@ import roofnest.app.records.PromiseRepository;
 import roofnest.app.records.ProofRepository;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Conflict;
+import roofnest.app.web.Form;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.judge.Camera;
-import roofnest.core.judge.HouseholdFacts;
+import roofnest.core.judge.Judged;
 import roofnest.core.judge.Proof;
-import roofnest.core.motion.WalkTest;
 import roofnest.core.plan.HousePlan;
-import roofnest.core.plan.Place;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
 import roofnest.core.promise.Stage;
 import roofnest.core.radio.LinkBudget;
+import roofnest.core.view.Eye;
 import roofnest.standins.CloudStandIn;
 
-/** Begins tests against the stand-ins and, once confirmed, fills the promises that they prove. */
+/**
+ * Tests of real cameras, which prove promises or break them, and rehearsals of them on stand-ins, which do neither.
+ */
 @Service
 public class Trials {
-    /** A walker passes a place when within this distance of it, metres. */
-    private static final double PASSES_M = 2.5;
     private static final double NO_UPLINK_MBPS = 0;
 
     private final TrialRepository trials;
@@ -56,94 +57,142 @@ public class Trials {
         this.clock = clock;
     }
 
-    /** A test under way, with what the stand-in shows. */
-    record Running(TrialRepository.Trial trial, CameraRepository.Record camera, HousePlan plan, LiveScene scene,
-            Optional<Double> readingDbm,
-            boolean firstAway) {}
+    /**
+     * A test under way.
+     *
+     * @param scene what the stand-in shows; empty for a real camera
+     * @param watched promises of places that this camera is the one to watch or has in sight; asked at a walk
+     * @param predicted link of the camera
+     */
+    record Running(TrialRepository.Trial trial, CameraRepository.Record camera, Optional<LiveScene> scene, List<Judged> watched,
+            Optional<LinkBudget> predicted, boolean firstAway) {}
 
+    /** Begins the test of a real camera. */
     public long begin(HouseholdRef ref, long cameraId, TrialRepository.Kind kind) {
+        return changes.make(ref, Stage.PROVE, () -> {
+            Camera camera = cameras.get(ref.id(), cameraId).camera();
+            if (!camera.joined()) {
+                throw new BadInput(camera.name() + " is not joined yet; pair it first.");
+            }
+            return trials.begin(ref.id(), cameraId, kind, OptionalDouble.empty(), ref.by());
+        });
+    }
+
+    /** Begins a rehearsal, of a camera whose run was rehearsed. */
+    public long rehearse(HouseholdRef ref, long cameraId, TrialRepository.Kind kind) {
         JudgedHousehold household = households.of(ref.id());
-        Camera camera = joined(household.camera(cameraId).camera());
-        HouseholdFacts facts = household.facts();
-        HousePlan plan = facts.plan().orElseThrow(() -> new BadInput("The house has no plan yet."));
+        CameraRepository.Record record = rehearsed(household.camera(cameraId));
+        Camera camera = record.camera();
+        HousePlan plan = household.facts().plan().orElseThrow(() -> new BadInput("The house has no plan yet."));
         List<TrialRepository.Trial> before = trials.of(ref.id());
         CloudStandIn cloud = new CloudStandIn(31 * cameraId + before.size());
         double seconds = switch (kind) {
             case LIVE_HOME -> cloud.liveAtHomeSeconds(camera.model());
-            case LIVE_AWAY -> cloud.liveAwaySeconds(camera.model(), isFirstAway(before, cameraId));
+            case LIVE_AWAY -> cloud.liveAwaySeconds(camera.model(), isFirstAway(before, cameraId, true));
             case ALERT -> cloud.alertSeconds(camera.model(), uplinkMbps(household, camera));
             case WALK -> LiveScene.of(plan, camera).capture().walkS();
         };
         return changes.make(ref, Stage.PROVE, () -> {
-            joined(cameras.get(ref.id(), cameraId).camera());
-            return trials.begin(ref.id(), cameraId, kind, seconds, ref.by());
+            rehearsed(cameras.get(ref.id(), cameraId));
+            return trials.begin(ref.id(), cameraId, kind, OptionalDouble.of(seconds), ref.by());
         });
     }
 
-    private static Camera joined(Camera camera) {
-        if (!camera.joined()) {
-            throw new BadInput(camera.name() + " is not joined yet; pair it first.");
+    private static CameraRepository.Record rehearsed(CameraRepository.Record record) {
+        if (record.rehearsedAt() == null) {
+            throw new BadInput(record.camera().name() + " was not joined on stand-ins yet; rehearse its run first.");
         }
-        return camera;
+        return record;
     }
 
     Running running(HouseholdRef ref, long trialId) {
         TrialRepository.Trial trial = trials.find(ref.id(), trialId).orElseThrow(NoSuchPage::new);
         JudgedHousehold household = households.of(ref.id());
         CameraRepository.Record camera = household.camera(trial.cameraId());
-        HousePlan plan = household.facts().plan().orElseThrow(NoSuchPage::new);
-        Optional<Double> reading = household.judge().link(household.facts(), camera.camera())
-                .map(link -> new CloudStandIn(trialId).readingDbm(link.rssiDbm()));
+        Optional<LiveScene> scene = trial.onStandIns()
+                ? Optional.of(LiveScene.of(household.facts().plan().orElseThrow(NoSuchPage::new), camera.camera())) : Optional.empty();
+        List<Judged> watched = household.judgement().promises().stream().filter(judged -> watches(household, camera, judged)).toList();
         List<TrialRepository.Trial> before = trials.of(ref.id()).stream().filter(t -> t.id() < trialId).toList();
-        return new Running(trial, camera, plan, LiveScene.of(plan, camera.camera()), reading, isFirstAway(before, trial.cameraId()));
+        return new Running(trial, camera, scene, watched, household.judge().link(household.facts(), camera.camera()),
+                isFirstAway(before, trial.cameraId(), trial.onStandIns()));
     }
 
-    /** @param signalDbm as the app shows it, for a live picture at home */
-    public void confirm(HouseholdRef ref, long trialId, boolean passed, Optional<Double> signalDbm) {
+    /** Whether a promise is of a place that the camera is the one to watch, or has in sight. */
+    private static boolean watches(JudgedHousehold household, CameraRepository.Record record, Judged judged) {
+        String place = judged.promise() instanceof Promise.MakeOut makeOut ? makeOut.placeId()
+                : judged.promise() instanceof Promise.RecordedBefore before ? before.placeId() : "";
+        if (place.isEmpty() || judged.cameraId().filter(id -> id == record.id()).isPresent()) {
+            return !place.isEmpty();
+        }
+        Camera camera = record.camera();
+        return household.judge().house().flatMap(house -> house.plan().place(place).filter(seen -> {
+            Eye eye = house.eye(camera.model().lens(), camera.pose());
+            return eye.projection().pixel(seen.face()).filter(eye.projection()::inFrame).isPresent()
+                    && eye.clearTo(seen.at().xM(), seen.at().yM(), seen.face().zM());
+        })).isPresent();
+    }
+
+    /** What was seen of a real camera. It proves what it kept and breaks what it did not, whatever was predicted. */
+    public void decide(HouseholdRef ref, long trialId, Seen seen) {
         Running running = running(ref, trialId);
-        if (passed && running.trial().kind() == TrialRepository.Kind.WALK && !running.scene().capture().caught()) {
-            throw new BadInput("No clip was recorded, so there is none to play back. Turn or move the camera and walk again.");
+        if (running.trial().onStandIns()) {
+            throw new BadInput("This is a rehearsal on stand-ins; it proves nothing.");
         }
         changes.run(ref, Stage.PROVE, () -> {
-            if (!trials.confirm(ref.id(), trialId, passed)) {
-                throw new Conflict("This test was confirmed already, by somebody else or in another window; begin it again to repeat it.");
-            }
-            if (passed) {
-                proved(ref, running, signalDbm, promises.of(ref.id())).forEach(proof -> proofs.add(ref.id(), proof));
-            }
+            decided(ref, trialId, new TrialRepository.Decided(seen.passed(), seen.seconds(), seen.timed(), seen.said()));
+            Camera camera = cameras.get(ref.id(), running.camera().id()).camera();
+            proofs(running, camera, seen, promises.of(ref.id()), ref).forEach(proof -> proofs.add(ref.id(), proof));
         });
     }
 
-    private List<Proof> proved(HouseholdRef ref, Running running, Optional<Double> signalDbm, List<Promise> written) {
-        Camera camera = running.camera().camera();
-        List<Proof> proved = new ArrayList<>();
-        switch (running.trial().kind()) {
-            case LIVE_HOME -> signalDbm.ifPresent(dbm -> proved.add(proof(PromiseKey.ofCamera(camera.id(), "link"), camera, dbm, ref)));
-            case LIVE_AWAY -> {}
-            case ALERT -> written.stream().filter(Promise.AlertWithin.class::isInstance)
-                    .forEach(promise -> proved.add(proof(promise.key(), camera, running.trial().seconds(), ref)));
-            case WALK -> written.stream()
-                    .filter(Promise.MakeOut.class::isInstance).map(Promise.MakeOut.class::cast)
-                    .forEach(promise -> running.plan().place(promise.placeId())
-                            .flatMap(place -> recordedNear(running.scene().capture(), place))
-                            .ifPresent(density -> proved.add(proof(promise.key(), camera, density, ref))));
+    /** What was typed, read as the page's form would be; at a walk every place asked about was shown. */
+    public void decideAsTyped(HouseholdRef ref, long trialId, Map<String, String> typed) {
+        Running running = running(ref, trialId);
+        running.watched().forEach(judged -> typed.putIfAbsent(Seen.field(judged), "yes"));
+        Form form = new Form(typed);
+        decide(ref, trialId, Seen.read(form, running.trial().kind(), running.watched(), running.predicted())
+                .orElseThrow(() -> new BadInput("This is no result of a test.")));
+    }
+
+    /** How a rehearsal went. */
+    public void rehearsed(HouseholdRef ref, long trialId, boolean passed) {
+        Running running = running(ref, trialId);
+        LiveScene scene = running.scene().orElseThrow(() -> new BadInput("This is a real test: say what was seen."));
+        if (passed && running.trial().kind() == TrialRepository.Kind.WALK && !scene.capture().caught()) {
+            throw new BadInput("No clip was recorded, so there is none to play back. Turn or move the camera and walk again.");
         }
-        return proved;
+        changes.run(ref, Stage.PROVE, () -> decided(ref, trialId,
+                new TrialRepository.Decided(passed, OptionalDouble.empty(), null, "rehearsed on stand-ins")));
     }
 
-    /** Best density recorded of the walker while passing a place, px/m. */
-    private static Optional<Double> recordedNear(WalkTest.Capture capture, Place place) {
-        return capture.moments().stream()
-                .filter(moment -> moment.recorded() && moment.densityPxPerM() > 0 && moment.point().distanceM(place.at()) <= PASSES_M)
-                .map(WalkTest.Moment::densityPxPerM).max(Double::compare);
+    private void decided(HouseholdRef ref, long trialId, TrialRepository.Decided decided) {
+        if (!trials.decide(ref.id(), trialId, decided, ref.by())) {
+            throw new Conflict("This test was confirmed already, by somebody else or in another window; begin it again to repeat it.");
+        }
     }
 
-    private Proof proof(PromiseKey promise, Camera camera, double measured, HouseholdRef ref) {
-        return new Proof(promise, camera.id(), measured, camera.poseMark(), clock.instant(), ref.by());
+    private List<Proof> proofs(Running running, Camera camera, Seen seen, List<Promise> written, HouseholdRef ref) {
+        return switch (running.trial().kind()) {
+            case LIVE_HOME, LIVE_AWAY -> seen.signalDbm().isPresent() || !seen.passed()
+                    ? List.of(proof(new Promise.HoldsLink(PromiseKey.ofCamera(camera.id(), "link"), camera.id()), camera, seen.passed(),
+                            seen.signalDbm(), seen.said(), ref))
+                    : List.of();
+            case ALERT -> written.stream().filter(Promise.AlertWithin.class::isInstance)
+                    .map(promise -> proof(promise, camera, seen.passed(), seen.seconds(), seen.said(), ref)).toList();
+            case WALK -> written.stream().filter(promise -> seen.places().containsKey(promise.key())).map(promise -> proof(promise, camera,
+                    seen.places().get(promise.key()), OptionalDouble.empty(),
+                    seen.places().get(promise.key()) ? "It was so on the clip that was played back." : "It was not so on the clip.", ref))
+                    .toList();
+        };
     }
 
-    private static boolean isFirstAway(List<TrialRepository.Trial> before, long cameraId) {
-        return before.stream().noneMatch(trial -> trial.cameraId() == cameraId && trial.kind() == TrialRepository.Kind.LIVE_AWAY);
+    private Proof proof(Promise promise, Camera camera, boolean passed, OptionalDouble measured, String said, HouseholdRef ref) {
+        return new Proof(promise.key(), camera.id(), passed, measured, said, camera.proofMark(promise), clock.instant(), ref.by());
+    }
+
+    private static boolean isFirstAway(List<TrialRepository.Trial> before, long cameraId, boolean onStandIns) {
+        return before.stream().noneMatch(trial -> trial.cameraId() == cameraId && trial.kind() == TrialRepository.Kind.LIVE_AWAY
+                && trial.onStandIns() == onStandIns);
     }
 
     private static double uplinkMbps(JudgedHousehold household, Camera camera) {

@@ -34,6 +34,14 @@ import roofnest.core.view.Zone;
 /** The cameras of households, planned and hung. */
 @Repository
 public class CameraRepository implements Archive {
+    /** With the day on which it was last joined on stand-ins, which is no joining. */
+    private static final String SELECT
+            = """
+                select camera.*,
+                       (select max(finished_at) from run where camera_id = camera.id and bench and given_up_at is null) as rehearsed_at
+                from camera
+                """;
+
     private final JdbcClient jdbc;
     private final Models models;
     private final Clock clock;
@@ -47,9 +55,9 @@ public class CameraRepository implements Archive {
         this.archived = new ArchivedRows(jdbc, clock, TakenOut.Kind.CAMERA, "camera", "name || coalesce(', serial ' || serial, '')");
     }
 
-    /** What pages show of a camera beyond what it is judged by. */
+    /** What pages show of a camera beyond what it is judged by. @param rehearsedAt when a run on stand-ins was last finished, or null */
     public record Record(Camera camera, String serial, String stickerKept, String deviceId, String room, OffsetDateTime joinedAt,
-            OffsetDateTime mountedAt, int version) {
+            OffsetDateTime rehearsedAt, OffsetDateTime mountedAt, int version) {
         public long id() {
             return camera.id();
         }
@@ -62,7 +70,7 @@ public class CameraRepository implements Archive {
     /** Of several households at once. */
     public Map<Long, List<Camera>> ofAll(List<Long> households) {
         Map<Long, List<Camera>> all = new HashMap<>();
-        jdbc.sql("select * from camera where household_id = any(:households) and removed_at is null order by id")
+        jdbc.sql(SELECT + "where household_id = any(:households) and removed_at is null order by id")
                 .param("households", households.toArray(Long[]::new))
                 .query(row -> {
                     all.computeIfAbsent(row.getLong("household_id"), id -> new ArrayList<>()).add(row(row, 0).camera());
@@ -71,13 +79,13 @@ public class CameraRepository implements Archive {
     }
 
     public List<Record> records(long householdId) {
-        return jdbc.sql("select * from camera where household_id = :householdId and removed_at is null order by id")
+        return jdbc.sql(SELECT + "where household_id = :householdId and removed_at is null order by id")
                 .param("householdId", householdId)
                 .query(this::row).list();
     }
 
     public Optional<Record> find(long householdId, long id) {
-        return jdbc.sql("select * from camera where household_id = :householdId and id = :id and removed_at is null")
+        return jdbc.sql(SELECT + "where household_id = :householdId and id = :id and removed_at is null")
                 .param("householdId", householdId)
                 .param("id", id)
                 .query(this::row).optional();
@@ -440,7 +448,6 @@ public class CameraRepository implements Archive {
                 Optional.ofNullable(row.getObject("last_charged_on", LocalDate.class)),
                 List.of(json.readValue(row.getString("zones"), Zone[].class)));
         return new Record(camera, row.getString("serial"), row.getString("sticker_kept"), row.getString("device_id"), row.getString("room"),
-                joined, mounted,
-                row.getInt("version"));
+                joined, row.getObject("rehearsed_at", OffsetDateTime.class), mounted, row.getInt("version"));
     }
 }

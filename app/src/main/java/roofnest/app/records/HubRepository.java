@@ -24,16 +24,22 @@ public class HubRepository implements Archive {
     }
 
     public record Hub(long id, String modelKey, String name, String serial, String stickerKept, String room, boolean joined,
-            boolean ownPassword) {}
+            boolean ownPassword, boolean rehearsed) {}
 
     public List<Hub> of(long householdId) {
         return jdbc.sql(
-                "select id, model_key, name, serial, sticker_kept, room, joined_at, own_password_at from hub where household_id = "
-                        + ":householdId and removed_at is null order by id")
+                """
+                    select id, model_key, name, serial, sticker_kept, room, joined_at, own_password_at,
+                           exists (select 1 from run
+                                   where run.hub_id = hub.id and bench and finished_at is not null and given_up_at is null) as rehearsed
+                    from hub
+                    where household_id = :householdId and removed_at is null
+                    order by id
+                    """)
                 .param("householdId", householdId)
                 .query((row, n) -> new Hub(row.getLong("id"), row.getString("model_key"), row.getString("name"), row.getString("serial"),
                         row.getString("sticker_kept"), row.getString("room"),
-                        row.getObject("joined_at") != null, row.getObject("own_password_at") != null))
+                        row.getObject("joined_at") != null, row.getObject("own_password_at") != null, row.getBoolean("rehearsed")))
                 .list();
     }
 

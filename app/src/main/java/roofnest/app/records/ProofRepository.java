@@ -1,8 +1,12 @@
 package roofnest.app.records;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Types;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.OptionalDouble;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -10,7 +14,7 @@ import org.springframework.stereotype.Repository;
 import roofnest.core.judge.Proof;
 import roofnest.core.promise.PromiseKey;
 
-/** What tests on site proved. */
+/** What tests of real cameras on site proved, or found broken. */
 @Repository
 public class ProofRepository {
     private final JdbcClient jdbc;
@@ -21,30 +25,37 @@ public class ProofRepository {
 
     public List<Proof> of(long householdId) {
         return jdbc.sql("""
-            select promise_key, camera_id, measured, pose_mark, at, by_name
+            select promise_key, camera_id, passed, measured, said, mark, at, by_name
             from proof
             where household_id = :householdId
             order by id
             """)
                 .param("householdId", householdId)
                 .query((row, n) -> new Proof(new PromiseKey(row.getString("promise_key")), row.getLong("camera_id"),
-                        row.getDouble("measured"),
-                        row.getString("pose_mark"), row.getObject("at", OffsetDateTime.class).toInstant(), row.getString("by_name")))
+                        row.getBoolean("passed"), measured(row), row.getString("said"), row.getString("mark"),
+                        row.getObject("at", OffsetDateTime.class).toInstant(), row.getString("by_name")))
                 .list();
     }
 
     public void add(long householdId, Proof proof) {
         jdbc.sql("""
-            insert into proof (household_id, camera_id, promise_key, measured, pose_mark, at, by_name)
-            values (:householdId, :cameraId, :key, :measured, :mark, :at, :by)
+            insert into proof (household_id, camera_id, promise_key, passed, measured, said, mark, at, by_name)
+            values (:householdId, :cameraId, :key, :passed, :measured, :said, :mark, :at, :by)
             """)
                 .param("householdId", householdId)
                 .param("cameraId", proof.cameraId())
                 .param("key", proof.promise().value())
-                .param("measured", proof.measured())
-                .param("mark", proof.poseMark())
+                .param("passed", proof.passed())
+                .param("measured", proof.measured().isPresent() ? proof.measured().getAsDouble() : null, Types.DOUBLE)
+                .param("said", proof.said())
+                .param("mark", proof.mark())
                 .param("at", OffsetDateTime.ofInstant(proof.at(), ZoneOffset.UTC))
                 .param("by", proof.by())
                 .update();
+    }
+
+    private static OptionalDouble measured(ResultSet row) throws SQLException {
+        double measured = row.getDouble("measured");
+        return row.wasNull() ? OptionalDouble.empty() : OptionalDouble.of(measured);
     }
 }

@@ -3,8 +3,11 @@ package roofnest.app.prove;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 
 import org.junit.jupiter.api.BeforeEach;
@@ -19,18 +22,21 @@ import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.ProofRepository;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Conflict;
+import roofnest.app.web.Form;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdJudge;
-import roofnest.core.judge.Proof;
+import roofnest.core.judge.Judged;
 import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Finding;
 import roofnest.core.promise.PromiseKey;
+import roofnest.core.promise.Standing;
 import roofnest.core.view.CameraPose;
 
 /** Which promise each test fills, and when it does not. */
 @AppTest
 class TrialsTest {
     @Autowired private Trials trials;
+    @Autowired private TrialRepository rows;
     @Autowired private ProofRepository proofs;
     @Autowired private CameraRepository cameras;
     @Autowired private JudgedHouseholds households;
@@ -47,66 +53,154 @@ class TrialsTest {
 
     @Test
     void a_live_picture_at_home_proves_the_link_with_the_signal_that_was_read() {
-        trials.confirm(ref, trials.begin(ref, camera, TrialRepository.Kind.LIVE_HOME), true, Optional.of(-59.0));
+        decide(TrialRepository.Kind.LIVE_HOME, Map.of("passed", "true", "seconds", "2.5", "signalDbm", "-59"));
         Finding link = finding("link");
         assertThat(link.evidence()).isEqualTo(Evidence.PROVED);
         assertThat(link.measured()).hasValue(-59);
+        assertThat(link.reason()).contains("A moving picture after 2.5 s, the clock right, \u221259 dBm in the app.");
+        TrialRepository.Trial trial = newest();
+        assertThat(trial.seconds()).hasValue(2.5);
+        assertThat(trial.timed()).isEqualTo(TrialRepository.Timed.TYPED);
+        assertThat(trial.decidedBy()).isEqualTo("Jory Penhale");
+        assertThat(trial.onStandIns()).isFalse();
     }
 
     @Test
-    void the_first_mobile_connection_is_the_slow_one() {
-        long first = trials.begin(ref, camera, TrialRepository.Kind.LIVE_AWAY);
-        assertThat(trials.running(ref, first).firstAway()).isTrue();
-        trials.confirm(ref, first, true, Optional.empty());
-        long second = trials.begin(ref, camera, TrialRepository.Kind.LIVE_AWAY);
-        assertThat(trials.running(ref, second).firstAway()).isFalse();
-        assertThat(trials.running(ref, second).trial().seconds()).isLessThan(trials.running(ref, first).trial().seconds());
+    void without_a_signal_read_a_picture_proves_no_link() {
+        decide(TrialRepository.Kind.LIVE_HOME, Map.of("passed", "true", "seconds", "2.5", "timed", "phone"));
+        assertThat(finding("link").evidence()).isEqualTo(Evidence.PREDICTED);
+        assertThat(newest().timed()).isEqualTo(TrialRepository.Timed.BY_PHONE);
     }
 
     @Test
-    void a_test_that_failed_proves_nothing() {
-        int before = ofCamera().size();
-        trials.confirm(ref, trials.begin(ref, camera, TrialRepository.Kind.LIVE_HOME), false, Optional.of(-59.0));
-        assertThat(ofCamera()).hasSize(before);
+    void no_picture_breaks_the_link_whatever_was_predicted() {
+        assertThat(finding("link").standing()).isNotEqualTo(Standing.BROKEN);
+        decide(TrialRepository.Kind.LIVE_AWAY, Map.of("passed", "false"));
+        assertThat(finding("link").standing()).isEqualTo(Standing.BROKEN);
+        assertThat(finding("link").reason()).contains("The test on site failed", "No moving picture came.", "Predicted: ");
+    }
+
+    /** What is hard to believe is asked about once, at its field, and taken when it was meant so. */
+    @Test
+    void a_signal_that_cannot_be_is_questioned_and_taken_only_when_it_is_meant() {
+        long trial = trials.begin(ref, camera, TrialRepository.Kind.LIVE_HOME);
+        Form doubted = new Form(Map.of("passed", "true", "seconds", "2.5", "signalDbm", "-20"));
+        assertThat(read(trial, doubted)).isEmpty();
+        assertThat(doubted.faultAt("signalSure")).contains("on top of a router");
+        assertThat(read(trial, new Form(Map.of("passed", "true", "seconds", "2.5", "signalDbm", "-20", "signalSure", "true")))).isPresent();
+        Form nothing = new Form(Map.of("passed", "true"));
+        assertThat(read(trial, nothing)).as("nothing is filled in beforehand").isEmpty();
+        assertThat(nothing.faultAt("seconds")).isNotNull();
     }
 
     @Test
-    void a_walk_that_the_camera_slept_through_cannot_be_confirmed_as_caught() {
-        long blind = joined(new CameraPose(9.6, 8.3, 2.4, 20, 10));
-        long trial = trials.begin(ref, blind, TrialRepository.Kind.WALK);
-        assertThat(trials.running(ref, trial).scene().capture().caught()).isFalse();
-        assertThatThrownBy(() -> trials.confirm(ref, trial, true, Optional.empty())).isInstanceOf(BadInput.class)
-                .hasMessageContaining("No clip was recorded");
-        trials.confirm(ref, trial, false, Optional.empty());
+    void five_rings_are_wanted_and_the_slowest_counts() {
+        long trial = trials.begin(ref, camera, TrialRepository.Kind.ALERT);
+        Form three = new Form(Map.of("ring1", "3", "ring2", "3", "ring3", "3"));
+        assertThat(read(trial, three)).isEmpty();
+        assertThat(three.faultAt("ring4")).isNotNull();
+        Seen rang = read(trial, new Form(Map.of("ring1", "3", "ring2", "3.4", "ring3", "3", "ring4", "2", "ring5", "2.1"))).orElseThrow();
+        assertThat(rang.passed()).isTrue();
+        assertThat(rang.seconds()).hasValue(3.4);
+        Seen silent
+                = read(trial, new Form(Map.of("ring1", "3", "ring2", "3.4", "ring3", "3", "ring4", "2", "silent5", "true"))).orElseThrow();
+        assertThat(silent.passed()).isFalse();
+        assertThat(silent.said()).startsWith("1 of 5 times it did not ring");
+    }
+
+    /** Each place is asked about on its own; where nobody walked nothing is proved. */
+    @Test
+    void a_walk_keeps_what_the_clip_showed_and_breaks_what_it_did_not() {
+        List<Judged> watched = trials.running(ref, trials.begin(ref, camera, TrialRepository.Kind.WALK)).watched();
+        assertThat(watched).isNotEmpty();
+        Judged asked = watched.get(0);
+        long trial = trials.begin(ref, camera, TrialRepository.Kind.WALK);
+        Form unsaid = new Form(Map.of("passed", "true"));
+        assertThat(read(trial, unsaid)).isEmpty();
+        assertThat(unsaid.faultAt(Seen.field(asked))).contains("Say whether the clip showed it");
+        Form noClip = new Form(Map.of("passed", "false", Seen.field(asked), "yes"));
+        assertThat(read(trial, noClip)).isEmpty();
+        assertThat(noClip.faultAt(Seen.field(asked))).contains("Without a clip");
+        Map<String, String> no = new HashMap<>(Map.of("passed", "true"));
+        watched.forEach(judged -> no.put(Seen.field(judged), "untried"));
+        no.put(Seen.field(asked), "no");
+        trials.decide(ref, trial, read(trial, new Form(no)).orElseThrow());
+        assertThat(of(asked.promise().key()).standing()).isEqualTo(Standing.BROKEN);
+        no.put(Seen.field(asked), "yes");
+        decide(TrialRepository.Kind.WALK, no);
+        assertThat(of(asked.promise().key()).standing()).isEqualTo(Standing.KEPT);
+        assertThat(of(asked.promise().key()).evidence()).isEqualTo(Evidence.PROVED);
+    }
+
+    /** On stand-ins one may try everything; of the real camera it says nothing. */
+    @Test
+    void a_rehearsal_proves_nothing_and_is_cleared_with_one_act() {
+        long other = cameras.add(ref.id(), "T " + UUID.randomUUID().toString().substring(0, 8), "dunmark-post",
+                new CameraPose(3.2, -0.35, 2.4, 215, 10), Camera.Settings.DEFAULT);
+        assertThatThrownBy(() -> trials.begin(ref, other, TrialRepository.Kind.ALERT)).isInstanceOf(BadInput.class)
+                .hasMessageContaining("is not joined yet");
+        assertThatThrownBy(() -> trials.rehearse(ref, other, TrialRepository.Kind.ALERT)).isInstanceOf(BadInput.class)
+                .hasMessageContaining("rehearse its run first");
+        rehearsedRun(other);
+        demo.touched(ref.id());
+        int before = proofs.of(ref.id()).size();
+        for (TrialRepository.Kind kind : TrialRepository.Kind.values()) {
+            trials.rehearsed(ref, trials.rehearse(ref, other, kind), kind != TrialRepository.Kind.WALK);
+        }
+        assertThat(proofs.of(ref.id())).hasSize(before);
+        assertThatThrownBy(() -> trials.decide(ref, trials.rehearse(ref, other, TrialRepository.Kind.ALERT), any()))
+                .isInstanceOf(BadInput.class).hasMessageContaining("proves nothing");
+        assertThat(cameras.get(ref.id(), other).camera().joined()).isFalse();
+        assertThat(rows.clearRehearsed(ref.id())).isEqualTo(5);
+        assertThat(rows.of(ref.id())).noneMatch(TrialRepository.Trial::onStandIns);
     }
 
     @Test
-    void a_walk_that_was_caught_shows_the_walker_recorded_in_the_picture() {
-        LiveScene scene = trials.running(ref, trials.begin(ref, camera, TrialRepository.Kind.WALK)).scene();
-        assertThat(scene.capture().caught()).isTrue();
-        assertThat(scene.frames()).anySatisfy(frame -> {
-            assertThat(frame.recorded()).isTrue();
-            assertThat(frame.body()).startsWith("M");
-        });
-        assertThat(scene.frames().get(0).recorded()).as("nothing is recorded before the camera woke").isFalse();
+    void a_real_test_is_not_confirmed_as_a_rehearsal() {
+        long trial = trials.begin(ref, camera, TrialRepository.Kind.LIVE_AWAY);
+        assertThatThrownBy(() -> trials.rehearsed(ref, trial, true)).isInstanceOf(BadInput.class).hasMessageContaining("say what was seen");
     }
 
     @Test
     void a_test_is_confirmed_once() {
-        long trial = trials.begin(ref, camera, TrialRepository.Kind.ALERT);
-        trials.confirm(ref, trial, true, Optional.empty());
-        assertThatThrownBy(() -> trials.confirm(ref, trial, true, Optional.empty())).isInstanceOf(Conflict.class)
-                .hasMessageContaining("confirmed already");
+        long trial = trials.begin(ref, camera, TrialRepository.Kind.LIVE_HOME);
+        trials.decide(ref, trial, any());
+        assertThatThrownBy(() -> trials.decide(ref, trial, any())).isInstanceOf(Conflict.class).hasMessageContaining("confirmed already");
     }
 
     @Test
-    void moving_the_camera_takes_the_proof_back() {
-        trials.confirm(ref, trials.begin(ref, camera, TrialRepository.Kind.LIVE_HOME), true, Optional.of(-59.0));
+    void moving_the_camera_takes_the_proof_back_by_name() {
+        decide(TrialRepository.Kind.LIVE_HOME, Map.of("passed", "true", "seconds", "2.5", "signalDbm", "-59"));
         CameraRepository.Record now = cameras.get(ref.id(), camera);
         cameras.aim(ref.id(), camera, new CameraPose(4.4, -0.35, 2.4, 215, 10), now.version());
         demo.touched(ref.id());
         assertThat(finding("link").evidence()).isEqualTo(Evidence.PREDICTED);
-        assertThat(finding("link").reason()).contains("moved or masked since");
+        assertThat(finding("link").reason()).endsWith(now.camera().name()
+                + " was moved, masked or set anew since the test: to be tested again.");
+    }
+
+    private void decide(TrialRepository.Kind kind, Map<String, String> typed) {
+        trials.decideAsTyped(ref, trials.begin(ref, camera, kind), new HashMap<>(typed));
+    }
+
+    private Optional<Seen> read(long trial, Form form) {
+        Trials.Running running = trials.running(ref, trial);
+        return Seen.read(form, running.trial().kind(), running.watched(), running.predicted());
+    }
+
+    private static Seen any() {
+        return new Seen(true, OptionalDouble.of(3), TrialRepository.Timed.TYPED, OptionalDouble.empty(), Map.of(), "A moving picture.");
+    }
+
+    private TrialRepository.Trial newest() {
+        return rows.of(ref.id()).stream().reduce((older, newer) -> newer).orElseThrow();
+    }
+
+    private void rehearsedRun(long cameraId) {
+        demo.jdbc().sql("""
+            insert into run (household_id, camera_id, way, network_name, bench, started_at, started_by, finished_at)
+            values (:household, :camera, 'HOTSPOT', 'n', true, now(), 'Jory', now())
+            """).param("household", ref.id()).param("camera", cameraId).update();
     }
 
     private long joined(CameraPose pose) {
@@ -116,13 +210,12 @@ class TrialsTest {
         return id;
     }
 
-    private List<Proof> ofCamera() {
-        return proofs.of(ref.id()).stream().filter(proof -> proof.cameraId() == camera).toList();
+    private Finding finding(String what) {
+        return of(PromiseKey.ofCamera(camera, what));
     }
 
-    private Finding finding(String what) {
-        PromiseKey key = PromiseKey.ofCamera(camera, what);
-        return HouseholdJudge.judge(households.of(ref.id()).facts()).promises().stream().map(judged -> judged.finding())
+    private Finding of(PromiseKey key) {
+        return HouseholdJudge.judge(households.of(ref.id()).facts()).promises().stream().map(Judged::finding)
                 .filter(finding -> finding.promise().equals(key)).findFirst().orElseThrow();
     }
 }

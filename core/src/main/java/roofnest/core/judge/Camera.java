@@ -10,6 +10,7 @@ import java.util.TreeSet;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.lang.Require;
 import roofnest.core.power.DailyUse;
+import roofnest.core.promise.Promise;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
 import roofnest.core.view.Zone;
@@ -129,9 +130,17 @@ public record Camera(
         return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, newZones);
     }
 
-    /** Names everything a proof depends on: pose and mask. A proof taken under another one no longer counts. */
-    public String poseMark() {
-        return String.format(Locale.ROOT, "%.2f/%.2f/%.2f/%.0f/%.0f/%s",
-                pose.xM(), pose.yM(), pose.heightM(), pose.headingDeg(), pose.tiltDeg(), new TreeSet<>(masked));
+    /**
+     * Names everything of the camera that a test of a promise rests on. A test made under another mark no longer counts: of a
+     * link where it hangs; of sight its pose and mask as well; of what is recorded and told also its zones and timing.
+     */
+    public String proofMark(Promise promise) {
+        String place = String.format(Locale.ROOT, "%s %.2f/%.2f/%.2f", model.key(), pose.xM(), pose.yM(), pose.heightM());
+        if (promise instanceof Promise.HoldsLink) {
+            return place;
+        }
+        String sight = String.format(Locale.ROOT, "%s/%.0f/%.0f/%s", place, pose.headingDeg(), pose.tiltDeg(), new TreeSet<>(masked));
+        return promise instanceof Promise.MakeOut || promise instanceof Promise.NeverShows ? sight
+                : sight + "/" + zones + "/" + settings.clipSeconds() + "/" + settings.coolDownSeconds();
     }
 }

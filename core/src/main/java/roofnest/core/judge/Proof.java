@@ -1,18 +1,23 @@
 package roofnest.core.judge;
 
 import java.time.Instant;
+import java.util.OptionalDouble;
 
 import roofnest.core.lang.Require;
 import roofnest.core.promise.PromiseKey;
 
 /**
- * A test made on site that bears on a promise.
+ * A test of a real camera, made on site, that bears on a promise. What was tried on stand-ins never makes one.
  *
- * @param measured in the unit of the promise's limit
- * @param poseMark of the camera when it was made ({@link Camera#poseMark()})
+ * @param passed whether what was promised was seen to happen; a test that failed breaks its promise, whatever was predicted
+ * @param measured in the unit of the promise's limit; empty where a test only says yes or no
+ * @param said what was seen, as one sentence
+ * @param mark of the camera when it was made ({@link Camera#proofMark})
  */
-public record Proof(PromiseKey promise, long cameraId, double measured, String poseMark, Instant at, String by) {
+public record Proof(PromiseKey promise, long cameraId, boolean passed, OptionalDouble measured, String said, String mark, Instant at,
+        String by) {
     public Proof {
-        Require.finite("measured value", measured);
+        measured.ifPresent(value -> Require.finite("measured value", value));
+        said = Require.text("what was seen", said, 200);
     }
 }

@@ -19,6 +19,7 @@ import static roofnest.core.judge.Judging.post;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 
 import org.junit.jupiter.api.Test;
@@ -167,12 +168,13 @@ class ConnectionRulesTest {
     @Test
     void a_proof_by_a_camera_that_left_has_to_be_made_again() {
         Camera here = post(door());
-        Proof byOther = new Proof(KEY, 8, 4.2, here.poseMark(), Instant.EPOCH, "Jory");
+        Proof byOther = new Proof(KEY, 8, true, OptionalDouble.of(4.2), "It rang.",
+                here.proofMark(new Promise.AlertWithin(KEY, 8)), Instant.EPOCH, "Jory");
         HouseholdFacts facts = facts(HOUSE, List.of(new Promise.AlertWithin(KEY, 8)), here);
         HouseholdFacts proved = new HouseholdFacts(facts.plan(), facts.cameras(), facts.written(), facts.network(), 9, nobody(),
                 List.of(byOther), facts.climate(), TODAY, false);
         assertThat(finding(proved, KEY).standing()).isEqualTo(Standing.UNTRIED);
-        assertThat(finding(proved, KEY).reason()).endsWith("The camera was moved or masked since it was proved: test again.");
+        assertThat(finding(proved, KEY).reason()).endsWith("The camera that it was tested with has left: to be tested again.");
     }
 
     @Test

@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 
 import org.junit.jupiter.api.Test;
@@ -37,11 +38,12 @@ class HouseholdJudgeTest {
     private static final CameraPose AT_CORNER = new CameraPose(11.35, -0.2, 2.5, 106, 12);
     private static final CameraPose UP_THE_WALL = new CameraPose(11.35, 2.0, 2.5, 120, 12);
     private static final PromiseKey STAIRS = PromiseKey.written(1);
+    private static final Promise ALERT = new Promise.AlertWithin(PromiseKey.written(4), 6);
     private static final List<Promise> WRITTEN = List.of(
             new Promise.MakeOut(STAIRS, DetailLevel.RECOGNISE, "river-stairs", Light.BOTH),
             new Promise.NeverShows(PromiseKey.written(2), "landing"),
             new Promise.KeepsDays(PromiseKey.written(3), 14),
-            new Promise.AlertWithin(PromiseKey.written(4), 6),
+            ALERT,
             new Promise.OnlyThese(PromiseKey.written(5)));
 
     @Test
@@ -114,21 +116,80 @@ class HouseholdJudgeTest {
     @Test
     void a_proof_wins_until_the_camera_is_moved() {
         Camera camera = camera(AT_CORNER);
-        Proof alert = new Proof(PromiseKey.written(4), 7, 4.2, camera.poseMark(), Instant.EPOCH, "Jory");
+        Proof alert = rang(camera, 4.2, 0);
         Finding proved = finding(withProof(facts(camera), alert), PromiseKey.written(4));
         assertThat(proved.evidence()).isEqualTo(Evidence.PROVED);
         assertThat(proved.measuredText()).isEqualTo("4.2 s");
         Finding moved = finding(withProof(facts(camera(UP_THE_WALL)), alert), PromiseKey.written(4));
         assertThat(moved.standing()).isEqualTo(Standing.UNTRIED);
-        assertThat(moved.reason()).contains("moved or masked since");
+        assertThat(moved.reason()).endsWith(camera.name() + " was moved, masked or set anew since the test: to be tested again.");
     }
 
     @Test
     void the_newest_of_two_proofs_counts() {
         Camera camera = camera(AT_CORNER);
-        Proof slow = new Proof(PromiseKey.written(4), 7, 9, camera.poseMark(), Instant.EPOCH, "Jory");
-        Proof quick = new Proof(PromiseKey.written(4), 7, 3, camera.poseMark(), Instant.EPOCH.plusSeconds(60), "Jory");
+        Proof slow = rang(camera, 9, 0);
+        Proof quick = rang(camera, 3, 60);
         assertThat(finding(withProof(withProof(facts(camera), quick), slow), PromiseKey.written(4)).measured()).hasValue(3);
+    }
+
+    private static Proof rang(Camera camera, double seconds, long atSecond) {
+        return new Proof(ALERT.key(), camera.id(), true, OptionalDouble.of(seconds), "It rang.", camera.proofMark(ALERT),
+                Instant.ofEpochSecond(atSecond), "Jory");
+    }
+
+    private static Proof said(Promise promise, Camera camera, boolean passed) {
+        return new Proof(promise.key(), camera.id(), passed, OptionalDouble.empty(),
+                passed ? "Made out on the clip." : "Nobody to be made out.",
+                camera.proofMark(promise), Instant.EPOCH, "Jory");
+    }
+
+    /** Whatever was predicted: what was tried and did not happen is broken, and says by what. */
+    @Test
+    void a_test_that_failed_breaks_its_promise_and_one_that_passed_keeps_it() {
+        Camera camera = camera(AT_CORNER);
+        Promise stairs = new Promise.MakeOut(PromiseKey.written(1), DetailLevel.RECOGNISE, "river-stairs", Light.BOTH);
+        Finding predicted = finding(facts(List.of(stairs), camera), stairs.key());
+        Finding failed = finding(withProof(facts(List.of(stairs), camera), said(stairs, camera, false)), stairs.key());
+        assertThat(failed.standing()).isEqualTo(Standing.BROKEN);
+        assertThat(failed.evidence()).isEqualTo(Evidence.PROVED);
+        assertThat(failed.reason()).contains("The test on site failed, by Jory", "Nobody to be made out.",
+                "Predicted: " + predicted.measuredText());
+        Finding passed
+                = finding(withProof(facts(List.of(stairs), camera(UP_THE_WALL)), said(stairs, camera(UP_THE_WALL), true)), stairs.key());
+        assertThat(passed.standing()).isEqualTo(Standing.KEPT);
+    }
+
+    /** One camera that made somebody out is enough; but every phone has to ring for every camera. */
+    @Test
+    void what_one_camera_is_enough_for_is_kept_by_any_and_what_each_must_do_broken_by_any() {
+        Camera one = camera(AT_CORNER);
+        Camera other
+                = new Camera(8, "Other", one.model(), UP_THE_WALL, Set.of(), Camera.Settings.DEFAULT, true, true, true, Optional.empty());
+        Promise stairs = new Promise.MakeOut(PromiseKey.written(1), DetailLevel.RECOGNISE, "river-stairs", Light.BOTH);
+        HouseholdFacts both = facts(List.of(stairs, ALERT), one, other);
+        assertThat(finding(withProof(withProof(both, said(stairs, one, false)), said(stairs, other, true)), stairs.key()).standing())
+                .isEqualTo(Standing.KEPT);
+        HouseholdFacts rings = withProof(withProof(both, rang(one, 3, 0)), said(ALERT, other, false));
+        assertThat(finding(rings, ALERT.key()).standing()).isEqualTo(Standing.BROKEN);
+        assertThat(finding(withProof(withProof(both, rang(one, 3, 0)), rang(other, 5.9, 0)), ALERT.key()).measured())
+                .as("the slowest counts").hasValue(5.9);
+    }
+
+    /** A link rests on the place alone, sight on where it looks, and what is told on its zones and timing as well. */
+    @Test
+    void each_proof_rests_on_what_it_needs_and_no_more() {
+        Camera camera = camera(AT_CORNER);
+        CameraPose at = camera.pose();
+        Camera turned = camera.withPose(new CameraPose(at.xM(), at.yM(), at.heightM(), at.headingDeg() + 30, at.tiltDeg()));
+        Camera quicker = camera.withSettings(camera.settings().withClipSeconds(6));
+        Promise link = new Promise.HoldsLink(PromiseKey.ofCamera(7, "link"), 7);
+        Promise stairs = new Promise.MakeOut(PromiseKey.written(1), DetailLevel.RECOGNISE, "river-stairs", Light.BOTH);
+        assertThat(turned.proofMark(link)).isEqualTo(camera.proofMark(link));
+        assertThat(turned.proofMark(stairs)).isNotEqualTo(camera.proofMark(stairs));
+        assertThat(quicker.proofMark(stairs)).isEqualTo(camera.proofMark(stairs));
+        assertThat(quicker.proofMark(ALERT)).isNotEqualTo(camera.proofMark(ALERT));
+        assertThat(camera.withMasked(Set.of(new MaskCell(1, 1))).proofMark(stairs)).isNotEqualTo(camera.proofMark(stairs));
     }
 
     @Test

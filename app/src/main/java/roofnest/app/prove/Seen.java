@@ -1,0 +1,107 @@
+package roofnest.app.prove;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+import roofnest.app.web.Form;
+import roofnest.core.judge.Judged;
+import roofnest.core.lang.Numbers;
+import roofnest.core.promise.PromiseKey;
+import roofnest.core.promise.Unit;
+import roofnest.core.radio.LinkBudget;
+import roofnest.core.trial.Rings;
+import roofnest.core.trial.SignalDoubt;
+
+/**
+ * What was seen in the test of a real camera. Nothing of it is filled in beforehand.
+ *
+ * @param seconds to the picture, or to the slowest ring
+ * @param timed with what; null where nothing was timed
+ * @param places for each promise asked about whether the clip showed it
+ */
+public record Seen(boolean passed, OptionalDouble seconds, TrialRepository.Timed timed, OptionalDouble signalDbm,
+        Map<PromiseKey, Boolean> places, String said) {
+    private static final double LEAST_WAIT_S = 0.2;
+    private static final double MOST_WAIT_S = 300;
+
+    /** As the page sent it; empty when faults stand at its fields. */
+    static Optional<Seen> read(Form form, TrialRepository.Kind kind, List<Judged> watched, Optional<LinkBudget> predicted) {
+        Seen seen = switch (kind) {
+            case LIVE_HOME, LIVE_AWAY -> live(form, predicted);
+            case ALERT -> rings(form);
+            case WALK -> walk(form, watched);
+        };
+        return form.ok() ? Optional.of(seen) : Optional.empty();
+    }
+
+    private static Seen live(Form form, Optional<LinkBudget> predicted) {
+        if (!form.raw("passed").equals("true")) {
+            return new Seen(false, OptionalDouble.empty(), null, OptionalDouble.empty(), Map.of(), "No moving picture came.");
+        }
+        double seconds = form.decimal("seconds", "how long the picture took", LEAST_WAIT_S, MOST_WAIT_S, "s");
+        OptionalDouble signal = OptionalDouble.empty();
+        if (!form.raw("signalDbm").isBlank()) {
+            double dbm = form.decimal("signalDbm", "the signal that the app shows,", -100, -10, "dBm");
+            if (form.ok() && !form.raw("signalSure").equals("true")) {
+                SignalDoubt.of(dbm, predicted).ifPresent(question -> form.fault("signalSure", question));
+            }
+            signal = OptionalDouble.of(dbm);
+        }
+        if (!form.ok()) {
+            return null;
+        }
+        return new Seen(true, OptionalDouble.of(seconds), timed(form), signal, Map.of(), "A moving picture after "
+                + Numbers.fixed(seconds, 1) + " s, the clock right"
+                + (signal.isPresent() ? ", " + Unit.DBM.format(signal.getAsDouble()) + " in the app." : "."));
+    }
+
+    private static Seen rings(Form form) {
+        List<Double> seconds = new ArrayList<>();
+        int silent = 0;
+        for (int i = 1; i <= Rings.WANTED; i++) {
+            if (form.raw("silent" + i).equals("true")) {
+                silent++;
+            } else {
+                seconds.add(form.decimal("ring" + i, "the seconds of ring " + i + ", or tick that it did not ring,", Rings.LEAST_S,
+                        Rings.MOST_S,
+                        "s"));
+            }
+        }
+        if (!form.ok()) {
+            return null;
+        }
+        Rings rings = new Rings(seconds, silent);
+        return new Seen(rings.passed(), seconds.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(rings.worstS()), timed(form),
+                OptionalDouble.empty(), Map.of(), rings.said());
+    }
+
+    private static Seen walk(Form form, List<Judged> watched) {
+        boolean caught = form.raw("passed").equals("true");
+        Map<PromiseKey, Boolean> places = new HashMap<>();
+        for (Judged judged : watched) {
+            String field = field(judged);
+            String said = form.raw(field);
+            if (!caught && said.equals("yes")) {
+                form.fault(field, "Without a clip it cannot have been on one.");
+            } else if (said.equals("yes") || said.equals("no")) {
+                places.put(judged.promise().key(), said.equals("yes"));
+            } else if (!said.equals("untried")) {
+                form.fault(field, "Say whether the clip showed it, or that nobody walked there.");
+            }
+        }
+        return new Seen(caught, OptionalDouble.empty(), null, OptionalDouble.empty(), places,
+                caught ? "A clip was recorded and played back." : "No clip was recorded.");
+    }
+
+    static String field(Judged judged) {
+        return "seen-" + judged.promise().key().value();
+    }
+
+    private static TrialRepository.Timed timed(Form form) {
+        return form.raw("timed").equals("phone") ? TrialRepository.Timed.BY_PHONE : TrialRepository.Timed.TYPED;
+    }
+}
