@@ -46,7 +46,8 @@ class RunController {
 
     @PostMapping("/answer")
     String answer(RunPort port, @RequestParam String step, @RequestParam String answer, RedirectAttributes flash) {
-        return taken(port, flash, () -> desk.answer(port, step, answer));
+        return taken(port, flash, () -> desk.answer(port, step, answer).ifPresent(
+                told -> flash.addFlashAttribute("notice", "The bench shows something else. " + told + " Undo, if that was a slip.")));
     }
 
     @PostMapping("/look-again")

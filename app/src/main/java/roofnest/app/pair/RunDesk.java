@@ -5,6 +5,7 @@ import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
 
 import org.springframework.stereotype.Service;
 
@@ -12,11 +13,14 @@ import roofnest.app.web.BadInput;
 import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
 import roofnest.core.catalogue.PairingMethod;
+import roofnest.core.pairing.Answer;
 import roofnest.core.pairing.RunEvent;
 import roofnest.core.pairing.StateBelief;
+import roofnest.core.pairing.Step;
 import roofnest.standins.Bench;
 import roofnest.standins.BenchAct;
 import roofnest.standins.Fault;
+import roofnest.standins.rehearsal.Contradiction;
 
 /** Everything that is done at a run, the same wherever it takes place. Each step is stored the moment it is taken. */
 @Service
@@ -31,15 +35,24 @@ class RunDesk {
         this.clock = clock;
     }
 
-    /** Stores what was seen, if it is an answer to the step that the run stands at. */
-    void answer(RunPort port, String stepId, String answerId) {
+    /**
+     * Stores what was seen, if it is an answer to the step that the run stands at.
+     *
+     * @return what the bench shows against it, if the run is on one
+     */
+    Optional<String> answer(RunPort port, String stepId, String answerId) {
+        AtomicReference<Optional<String>> against = new AtomicReference<>(Optional.empty());
         port.alone(open -> {
             requireStep(open, stepId);
-            if (open.step().answer(answerId).isEmpty()) {
-                throw new BadInput("That is not one of the answers to this step.");
+            Answer answer = open.step().answer(answerId).orElseThrow(() -> new BadInput("That is not one of the answers to this step."));
+            against.set(open.bench().flatMap(bench -> Contradiction.of(open.step(), answerId, bench)));
+            // A picture is seen only of what is joined: no run ends well on a stand-in that is offline.
+            if (against.get().isPresent() && open.script().step(answer.next()).is(Step.Trait.SEEN_LIVE)) {
+                throw new Conflict("The bench shows no picture. " + against.get().get());
             }
             return add(open, new RunEvent.Answered(clock.instant(), port.by(), stepId, answerId));
         });
+        return against.get();
     }
 
     void lookAgain(RunPort port, String stepId) {
@@ -63,7 +76,8 @@ class RunDesk {
     /** Does on the bench what the step asks hands to do. */
     void handsOn(RunPort port) {
         port.alone(open -> {
-            open.step().act().ifPresent(act -> runs.add(open.run().id(), new BenchAct.Hands(notBefore(port, open), act, open.run().way())));
+            open.bench().flatMap(bench -> open.step().act())
+                    .ifPresent(act -> runs.add(open.run().id(), new BenchAct.Hands(notBefore(port, open), act, open.run().way())));
             return List.of();
         });
     }

@@ -17,6 +17,7 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import roofnest.app.records.Rehearsed;
 import roofnest.core.catalogue.HandsOn;
 import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.catalogue.PhoneKind;
@@ -26,7 +27,7 @@ import roofnest.standins.Fault;
 
 /** Runs, their events and the acts on their benches. Events and acts are only ever added. */
 @Repository
-class RunRepository {
+class RunRepository implements Rehearsed {
     private final JdbcClient jdbc;
     private final Clock clock;
 
@@ -146,8 +147,8 @@ class RunRepository {
                 .update();
     }
 
-    /** Runs on stand-ins leave nothing behind once they are cleared. @return how many there were */
-    int clearRehearsed(long householdId) {
+    @Override
+    public int clearRehearsed(long householdId) {
         for (String steps : List.of("run_event", "bench_act")) {
             jdbc.sql("delete from " + steps + " where run_id in (select id from run where household_id = :householdId and bench)")
                     .param("householdId", householdId).update();

@@ -14,13 +14,13 @@ import org.springframework.ui.Model;
 
 import roofnest.app.household.Frames;
 import roofnest.app.models.Models;
-import roofnest.app.prove.TrialRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.ExperienceRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HubRepository;
 import roofnest.app.records.NetworkRepository;
+import roofnest.app.records.Rehearsed;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
@@ -63,7 +63,7 @@ public class Runs {
     private final HubRepository hubs;
     private final NetworkRepository networks;
     private final ExperienceRepository experience;
-    private final TrialRepository trials;
+    private final List<Rehearsed> rehearsed;
     private final Changes changes;
     private final Sites sites;
     private final Frames frames;
@@ -73,13 +73,13 @@ public class Runs {
 
     Runs(
             RunRepository runs, CameraRepository cameras, HubRepository hubs, NetworkRepository networks, ExperienceRepository experience,
-            TrialRepository trials, Changes changes, Sites sites, Frames frames, Models models, Subjects subjects, Clock clock) {
+            List<Rehearsed> rehearsed, Changes changes, Sites sites, Frames frames, Models models, Subjects subjects, Clock clock) {
         this.runs = runs;
         this.cameras = cameras;
         this.hubs = hubs;
         this.networks = networks;
         this.experience = experience;
-        this.trials = trials;
+        this.rehearsed = rehearsed;
         this.changes = changes;
         this.sites = sites;
         this.frames = frames;
@@ -138,7 +138,8 @@ public class Runs {
 
     /** Everything that was tried on stand-ins in this household is forgotten, tests as well. @return how many records there were */
     int clearRehearsed(HouseholdRef ref) {
-        return changes.make(ref, Stage.PAIR, () -> runs.clearRehearsed(ref.id()) + trials.clearRehearsed(ref.id()));
+        return changes.make(ref, Stage.PAIR,
+                () -> rehearsed.stream().mapToInt(rows -> rows.clearRehearsed(ref.id())).sum());
     }
 
     private static void requireWay(Joinable device, PairingMethod.Way way) {

@@ -12,9 +12,11 @@ import java.util.OptionalDouble;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import roofnest.app.records.Rehearsed;
+
 /** Tests on site and on stand-ins, and the householder's signature. */
 @Repository
-public class TrialRepository {
+public class TrialRepository implements Rehearsed {
     private final JdbcClient jdbc;
     private final Clock clock;
 
@@ -121,7 +123,7 @@ public class TrialRepository {
                 .update() == 1;
     }
 
-    /** Rehearsals leave nothing behind once they are cleared. @return how many there were */
+    @Override
     public int clearRehearsed(long householdId) {
         return jdbc.sql("delete from trial where household_id = :householdId and on_stand_ins").param("householdId", householdId).update();
     }

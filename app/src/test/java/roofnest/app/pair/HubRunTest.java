@@ -64,23 +64,20 @@ class HubRunTest {
     @Test
     void the_hub_goes_first_and_is_secured_like_everything_else() throws Exception {
         assertThat(page()).contains("Perch", "not joined yet, goes first");
-        long drift = runs.start(ref, door, Way.HUB_BUTTON, true);
+        long drift = runs.start(ref, door, Way.HUB_BUTTON, false);
         assertThat(sites.of(ref).waitsForHub(runs.port(ref, drift).open())).contains("Pellan Perch");
-        long run = runs.startHub(ref, "pellan-perch", Way.HOTSPOT, PhoneKind.ONE_TAP, true);
-        assertThat(runs.startHub(ref, "pellan-perch", Way.HOTSPOT, PhoneKind.ONE_TAP, true)).as("the same run").isEqualTo(run);
-        act(run, "power", "ready", true);
-        act(run, "hotspot", "on-hotspot", false);
-        act(run, "details", "joining", false);
-        hands.skipAhead(ref, run);
+        long run = runs.startHub(ref, "pellan-perch", Way.HOTSPOT, PhoneKind.ONE_TAP, false);
+        assertThat(runs.startHub(ref, "pellan-perch", Way.HOTSPOT, PhoneKind.ONE_TAP, false)).as("the same run").isEqualTo(run);
+        hands.answer(ref, run, "power", "ready");
+        hands.answer(ref, run, "hotspot", "on-hotspot");
+        hands.answer(ref, run, "details", "joining");
         hands.answer(ref, run, "joining", "joined");
-        act(run, "live", "live", false);
+        hands.answer(ref, run, "live", "live");
         assertThat(sites.of(ref).waitsForHub(runs.port(ref, drift).open())).isEmpty();
         Form factory = new Form(Map.of("devicePassword", "perch-0000"));
         hands.fill(ref, run, "password", factory);
         assertThat(factory.faultAt("devicePassword")).contains("came with");
         hands.fill(ref, run, "password", new Form(Map.of("devicePassword", "Wharf-31-roof")));
-        hands.handsOn(ref, run);
-        hands.skipAhead(ref, run);
         hands.answer(ref, run, "update", "updated");
         hands.fill(ref, run, "settle", new Form(Map.of("firmware", "5.0", "clockSet", "true")));
         hands.fill(ref, run, "sticker", new Form(Map.of("serial", "PE-1", "stickerKept", "in the guide")));
@@ -88,7 +85,6 @@ class HubRunTest {
         hands.fill(ref, run, "name", taken);
         assertThat(taken.faultAt("cameraName")).contains("Another camera");
         hands.fill(ref, run, "name", new Form(Map.of("cameraName", "Hall perch")));
-        hands.handsOn(ref, run);
         hands.answer(ref, run, "last-1", "put-right");
         assertThat(runs.port(ref, run).open().state().finished()).isTrue();
         HubRepository.Hub hub = sites.of(ref).hub("pellan-perch").orElseThrow();
@@ -123,14 +119,6 @@ class HubRunTest {
         assertThat(sites.of(ref).hub("pellan-perch")).isEmpty();
         assertThat(runs.startHub(ref, "pellan-perch", Way.WIRED, PhoneKind.ONE_TAP, true)).as("another one may come").isPositive();
         assertThat(mvc.perform(get(path).with(user(ref.staff()))).andReturn().getResponse().getStatus()).isEqualTo(404);
-    }
-
-    private void act(long run, String step, String answer, boolean waits) {
-        hands.handsOn(ref, run);
-        if (waits) {
-            hands.skipAhead(ref, run);
-        }
-        hands.answer(ref, run, step, answer);
     }
 
     private String page() throws Exception {

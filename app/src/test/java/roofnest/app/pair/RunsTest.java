@@ -129,13 +129,7 @@ class RunsTest {
 
     @Test
     void closing_takes_password_sticker_and_name_and_seals_the_password() {
-        toDetails();
-        step(() -> hands.handsOn(ref, run));
-        step(() -> hands.answer(ref, run, "details", "joining"));
-        step(() -> hands.skipAhead(ref, run));
-        step(() -> hands.answer(ref, run, "joining", "joined"));
-        step(() -> hands.handsOn(ref, run));
-        step(() -> hands.answer(ref, run, "live", "live"));
+        onTheRealThing();
         assertThat(cameras.get(ref.id(), camera).camera().joined()).isTrue();
 
         Form factory = new Form(Map.of("devicePassword", "post1234"));
@@ -145,8 +139,6 @@ class RunsTest {
         assertThat(cameras.get(ref.id(), camera).camera().ownPassword()).isFalse();
 
         step(() -> hands.fill(ref, run, "password", new Form(Map.of("devicePassword", "Heron-44-wharf"))));
-        step(() -> hands.handsOn(ref, run));
-        step(() -> hands.skipAhead(ref, run));
         step(() -> hands.answer(ref, run, "update", "updated"));
         Form unset = new Form(Map.of("firmware", "2.4.1"));
         step(() -> hands.fill(ref, run, "settle", unset));
@@ -194,13 +186,7 @@ class RunsTest {
     @Test
     void the_password_on_its_own_sticker_is_not_its_own() {
         secrets.sealInitialPassword(ref.id(), camera, "Lantern-8-first", "Jory Penhale");
-        toDetails();
-        hands.handsOn(ref, run);
-        hands.answer(ref, run, "details", "joining");
-        hands.skipAhead(ref, run);
-        hands.answer(ref, run, "joining", "joined");
-        hands.handsOn(ref, run);
-        hands.answer(ref, run, "live", "live");
+        onTheRealThing();
         Form label = new Form(Map.of("devicePassword", "Lantern-8-first"));
         hands.fill(ref, run, "password", label);
         assertThat(label.faultAt("devicePassword")).contains("came with");
@@ -291,6 +277,74 @@ class RunsTest {
         return sites.of(ref).order(record.camera().model(), PhoneKind.THROUGH_SETTINGS).ways().stream()
                 .filter(way -> way.way() == PairingMethod.Way.HOTSPOT)
                 .findFirst().orElseThrow().chance();
+    }
+
+    /** What a stand-in did, and what was typed to it, is nothing of the real camera's. */
+    @Test
+    void a_run_on_stand_ins_leaves_nothing_on_the_camera_and_is_cleared_with_one_act() {
+        toDetails();
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "details", "joining");
+        hands.skipAhead(ref, run);
+        hands.answer(ref, run, "joining", "joined");
+        hands.handsOn(ref, run);
+        hands.answer(ref, run, "live", "live");
+        hands.fill(ref, run, "password", new Form(Map.of("devicePassword", "Heron-44-wharf")));
+        hands.handsOn(ref, run);
+        hands.skipAhead(ref, run);
+        hands.answer(ref, run, "update", "updated");
+        hands.fill(ref, run, "settle", new Form(Map.of("firmware", "2.4.1", "clockSet", "true")));
+        hands.fill(ref, run, "sticker", new Form(Map.of("serial", "PO-1", "stickerKept", "under the plate")));
+        hands.fill(ref, run, "name", new Form(Map.of("cameraName", "Stand-in " + run)));
+        assertThat(runs.port(ref, run).open().state().finished()).isTrue();
+        CameraRepository.Record record = cameras.get(ref.id(), camera);
+        assertThat(record.camera().joined() || record.camera().ownPassword()).isFalse();
+        assertThat(record.serial()).isNull();
+        assertThat(record.camera().name()).startsWith("Eye ");
+        assertThat(record.rehearsedAt()).isNotNull();
+        assertThat(secrets.revealCameraPassword(ref.id(), camera, "camera", ref.by(), "test")).isEmpty();
+        assertThat(runs.clearRehearsed(ref)).isPositive();
+        assertThat(cameras.get(ref.id(), camera).rehearsedAt()).isNull();
+        assertThat(runs.clearRehearsed(ref)).isZero();
+    }
+
+    /** The rehearsal makes room for the real run; but nobody goes on with a real run who asked for stand-ins. */
+    @Test
+    void a_rehearsal_never_stands_in_the_way_of_the_real_run() {
+        long real = runs.start(ref, camera, PairingMethod.Way.HOTSPOT, false);
+        assertThat(real).isNotEqualTo(run);
+        assertThat(runs.port(ref, real).open().bench()).isEmpty();
+        assertThatThrownBy(() -> runs.start(ref, camera, PairingMethod.Way.HOTSPOT, true)).isInstanceOf(BadInput.class)
+                .hasMessageContaining("Its run on the real thing is open, begun by Jory Penhale");
+        assertThat(runs.start(ref, camera, PairingMethod.Way.HOTSPOT, false)).isEqualTo(real);
+    }
+
+    /** An answer that the bench contradicts is told of at once; one that would end the run well is not taken. */
+    @Test
+    void no_run_ends_well_on_a_stand_in_that_is_offline() {
+        assertThat(desk.answer(runs.port(ref, run), "power", "ready")).hasValueSatisfying(
+                told -> assertThat(told).contains("The light was no light"));
+        desk.undo(runs.port(ref, run));
+        toDetails();
+        desk.setFault(runs.port(ref, run), Fault.PASSWORD_MISTYPED);
+        hands.handsOn(ref, run);
+        assertThat(desk.answer(runs.port(ref, run), "details", "joining")).isEmpty();
+        hands.skipAhead(ref, run);
+        assertThat(desk.answer(runs.port(ref, run), "joining", "joined")).hasValueSatisfying(
+                told -> assertThat(told).contains("The light was amber, slow"));
+        hands.handsOn(ref, run);
+        assertThatThrownBy(() -> desk.answer(runs.port(ref, run), "live", "live")).isInstanceOf(Conflict.class)
+                .hasMessageStartingWith("The bench shows no picture.");
+        assertThat(step()).isEqualTo("live");
+    }
+
+    private void onTheRealThing() {
+        run = runs.start(ref, camera, PairingMethod.Way.HOTSPOT, false);
+        hands.answer(ref, run, "power", "ready");
+        hands.answer(ref, run, "hotspot", "on-hotspot");
+        hands.answer(ref, run, "details", "joining");
+        hands.answer(ref, run, "joining", "joined");
+        hands.answer(ref, run, "live", "live");
     }
 
     private void toDetails() {

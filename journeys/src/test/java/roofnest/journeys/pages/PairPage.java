@@ -8,6 +8,11 @@ public record PairPage(Page page) {
         return new RunPage(page);
     }
 
+    public RunPage startOnTheRealThing() {
+        page.getByText("On the real thing").first().click();
+        return new RunPage(page);
+    }
+
     public RunPage goOn() {
         page.getByText("Go on with its run").click();
         return new RunPage(page);

@@ -27,6 +27,42 @@ public record ProvePage(Page page) {
         return page.locator("#live-clock");
     }
 
+    public ProvePage rehearse(String test, String camera) {
+        page.waitForNavigation(() -> page.getByLabel("Rehearse " + test + ", " + camera).click());
+        return this;
+    }
+
+    /** Starts the page's watch, lets so much time pass on a clock of the test's own, and stops it. */
+    public ProvePage timed(long ms) {
+        page.clock().install();
+        page.locator("#timing-start").click();
+        page.clock().fastForward(ms);
+        page.locator("#timing-stop").click();
+        return this;
+    }
+
+    public ProvePage type(String field, String value) {
+        page.locator("#" + field).fill(value);
+        return this;
+    }
+
+    public ProvePage answer(String place, String said) {
+        page.locator(".place-asked", new Page.LocatorOptions().setHasText(place))
+                .getByText(said, new Locator.GetByTextOptions().setExact(true))
+                .click();
+        return this;
+    }
+
+    /** For every place that was not answered. */
+    public ProvePage nobodyWalkedElsewhere() {
+        for (Locator place : page.locator(".place-asked").all()) {
+            if (place.locator("input:checked").count() == 0) {
+                place.getByText("Nobody walked there").click();
+            }
+        }
+        return this;
+    }
+
     public ProvePage passed() {
         page.waitForNavigation(() -> page.locator("button[name=passed][value=true]").click());
         return this;

@@ -2,7 +2,6 @@ package roofnest.standins.rehearsal;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 import roofnest.core.catalogue.PairingMethod.Way;
@@ -100,21 +99,8 @@ public record Debrief(List<Taken> taken, List<Wrong> wrong, double minutes) {
         }
         Bench bench = Bench.replay(part.device(), part.place(), acts.stream().filter(act -> act.atMs() <= moment.atMs()).toList(),
                 moment.atMs());
-        Optional<Answer> truth = SimulatedInstaller.truth(step, bench);
         String said = step.answer(answered.answerId()).map(Answer::label).orElse(answered.answerId());
-        if (truth.isPresent() && truth.get().id().equals(answered.answerId())) {
-            return Optional.empty();
-        }
-        if (truth.isPresent()) {
-            String told = truth.get().cue()
-                    .map(cue -> "The light was " + cue.words().toLowerCase(Locale.ROOT)
-                            + (cue.voice() == null ? "" : ", and it said “" + cue.voice() + "”") + ": " + truth.get().meaning() + ".")
-                    .orElse("To be seen was: " + truth.get().label().toLowerCase(Locale.ROOT) + ".");
-            return Optional.of(new Slip(step.title(), said, told, Optional.of(truth.get().next())));
-        }
-        String told = step.act().isPresent()
-                ? "Nothing had been done yet: “" + step.act().get().words().toLowerCase(Locale.ROOT) + "” comes before the answer."
-                : "None of the answers was to be seen; the light was " + bench.deviceCue().words().toLowerCase(Locale.ROOT) + ".";
-        return Optional.of(new Slip(step.title(), said, told, Optional.empty()));
+        return Contradiction.of(step, answered.answerId(), bench).map(
+                told -> new Slip(step.title(), said, told, SimulatedInstaller.truth(step, bench).map(Answer::next)));
     }
 }
