@@ -15,6 +15,7 @@ alter table trial add constraint decided_at_once
 delete from proof;
 alter table proof add column passed boolean not null;
 alter table proof add column said text not null check (length(said) between 1 and 200);
+alter table proof add column light text check (light in ('DAY', 'NIGHT'));
 alter table proof alter column measured drop not null;
 alter table proof rename column pose_mark to mark;
 

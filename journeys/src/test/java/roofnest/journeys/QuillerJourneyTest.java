@@ -200,8 +200,11 @@ class QuillerJourneyTest {
         assertThat(prove.page().getByText("The first mobile connection is slow")).isVisible();
         prove.type("seconds", "7.5").passed();
 
-        prove.begin("Walk test", "Stairs eye").answer(STAIRS, "Yes").nobodyWalkedElsewhere().passed();
+        prove.begin("Walk test", "Stairs eye").answer("Walked", "By day").answer(STAIRS, "Yes").nobodyWalkedElsewhere().passed();
         assertThat(prove.result("Walk test")).containsText("passed");
+        assertThat(prove.promises().line(STAIRS)).containsText("in the dark it is still to be tried");
+        prove.begin("Walk test", "Stairs eye").answer("Walked", "In the dark, house lights as at night").answer(STAIRS, "Yes")
+                .nobodyWalkedElsewhere().passed();
         assertThat(prove.promises().line(STAIRS)).containsText("proved by a test");
 
         prove.begin("Alert", "Stairs eye");

@@ -239,7 +239,8 @@ public class CarryIn {
             each(in.proofs()).stream().filter(p -> p.mark() != null && p.passed() != null && p.said() != null)
                     .forEach(p -> books.proofs().add(id, new Proof(p.promise() != null ? written.get(p.promise())
                             : PromiseKey.ofCamera(seen.get(p.camera()), p.brought()), seen.get(p.camera()), p.passed(),
-                            p.measured() == null ? OptionalDouble.empty() : OptionalDouble.of(p.measured()), p.said(), p.mark(),
+                            p.measured() == null ? OptionalDouble.empty() : OptionalDouble.of(p.measured()),
+                            Optional.ofNullable(p.light()).map(Light::valueOf), p.said(), p.mark(),
                             p.at().toInstant(), p.by())));
             each(in.pictures()).forEach(picture -> shelves.get(picture.shelf()).put(id,
                     new PictureShelf.Picture(picture.about(), files.get(picture.file()))));

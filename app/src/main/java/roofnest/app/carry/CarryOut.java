@@ -30,6 +30,7 @@ import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.document.CheckedJson;
 import roofnest.core.judge.Proof;
 import roofnest.core.power.Climate;
+import roofnest.core.promise.Light;
 import roofnest.core.promise.Promise;
 import roofnest.core.view.MaskCell;
 
@@ -169,8 +170,8 @@ class CarryOut {
         boolean written = key.startsWith("p");
         return new HouseholdFile.Proved(written ? Long.valueOf(key.substring(1)) : null,
                 written ? null : key.substring(key.indexOf('.') + 1),
-                proof.cameraId(), proof.passed(), proof.measured().isPresent() ? proof.measured().getAsDouble() : null, proof.said(),
-                proof.mark(), null,
+                proof.cameraId(), proof.passed(), proof.measured().isPresent() ? proof.measured().getAsDouble() : null,
+                proof.light().map(Light::name).orElse(null), proof.said(), proof.mark(), null,
                 proof.at().atOffset(ZoneOffset.UTC), proof.by());
     }
 }

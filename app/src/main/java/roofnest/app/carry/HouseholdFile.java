@@ -53,7 +53,7 @@ record HouseholdFile(
     record Entry(String kind, String words, Long camera, LocalDate on, LocalDate nextOn, String by, boolean closed) {}
 
     /** @param promise that was written, by its ref; null for one that every camera brings, named by {@code brought} */
-    record Proved(Long promise, String brought, long camera, Boolean passed, Double measured, String said, String mark,
+    record Proved(Long promise, String brought, long camera, Boolean passed, Double measured, String light, String said, String mark,
             String poseMark, OffsetDateTime at, String by) {}
 
     /** @param chosen name of a class; null for the one that the place has; the lists are null unless the house has figures of its own */

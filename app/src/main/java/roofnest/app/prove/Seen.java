@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import roofnest.app.web.Form;
 import roofnest.core.judge.Judged;
 import roofnest.core.lang.Numbers;
+import roofnest.core.promise.Light;
 import roofnest.core.promise.PromiseKey;
 import roofnest.core.promise.Unit;
 import roofnest.core.radio.LinkBudget;
@@ -21,10 +22,11 @@ import roofnest.core.trial.SignalDoubt;
  *
  * @param seconds to the picture, or to the slowest ring
  * @param timed with what; null where nothing was timed
+ * @param light in which a walk was walked
  * @param places for each promise asked about whether the clip showed it
  */
 public record Seen(boolean passed, OptionalDouble seconds, TrialRepository.Timed timed, OptionalDouble signalDbm,
-        Map<PromiseKey, Boolean> places, String said) {
+        Optional<Light> light, Map<PromiseKey, Boolean> places, String said) {
     private static final double LEAST_WAIT_S = 0.2;
     private static final double MOST_WAIT_S = 300;
 
@@ -40,7 +42,8 @@ public record Seen(boolean passed, OptionalDouble seconds, TrialRepository.Timed
 
     private static Seen live(Form form, Optional<LinkBudget> predicted) {
         if (!form.raw("passed").equals("true")) {
-            return new Seen(false, OptionalDouble.empty(), null, OptionalDouble.empty(), Map.of(), "No moving picture came.");
+            return new Seen(false, OptionalDouble.empty(), null, OptionalDouble.empty(), Optional.empty(), Map.of(),
+                    "No moving picture came.");
         }
         double seconds = form.decimal("seconds", "how long the picture took", LEAST_WAIT_S, MOST_WAIT_S, "s");
         OptionalDouble signal = OptionalDouble.empty();
@@ -54,7 +57,7 @@ public record Seen(boolean passed, OptionalDouble seconds, TrialRepository.Timed
         if (!form.ok()) {
             return null;
         }
-        return new Seen(true, OptionalDouble.of(seconds), timed(form), signal, Map.of(), "A moving picture after "
+        return new Seen(true, OptionalDouble.of(seconds), timed(form), signal, Optional.empty(), Map.of(), "A moving picture after "
                 + Numbers.fixed(seconds, 1) + " s, the clock right"
                 + (signal.isPresent() ? ", " + Unit.DBM.format(signal.getAsDouble()) + " in the app." : "."));
     }
@@ -76,11 +79,15 @@ public record Seen(boolean passed, OptionalDouble seconds, TrialRepository.Timed
         }
         Rings rings = new Rings(seconds, silent);
         return new Seen(rings.passed(), seconds.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(rings.worstS()), timed(form),
-                OptionalDouble.empty(), Map.of(), rings.said());
+                OptionalDouble.empty(), Optional.empty(), Map.of(), rings.said());
     }
 
     private static Seen walk(Form form, List<Judged> watched) {
         boolean caught = form.raw("passed").equals("true");
+        Light light = form.raw("light").equals("NIGHT") ? Light.NIGHT : Light.DAY;
+        if (!form.raw("light").equals(light.name())) {
+            form.fault("light", "Say whether it was walked by day or in the dark.");
+        }
         Map<PromiseKey, Boolean> places = new HashMap<>();
         for (Judged judged : watched) {
             String field = field(judged);
@@ -93,8 +100,9 @@ public record Seen(boolean passed, OptionalDouble seconds, TrialRepository.Timed
                 form.fault(field, "Say whether the clip showed it, or that nobody walked there.");
             }
         }
-        return new Seen(caught, OptionalDouble.empty(), null, OptionalDouble.empty(), places,
-                caught ? "A clip was recorded and played back." : "No clip was recorded.");
+        return new Seen(caught, OptionalDouble.empty(), null, OptionalDouble.empty(), Optional.of(light), places,
+                (light == Light.DAY ? "By day: " : "In the dark: ")
+                        + (caught ? "a clip was recorded and played back." : "no clip was recorded."));
     }
 
     static String field(Judged judged) {

@@ -23,6 +23,7 @@ import roofnest.core.judge.Camera;
 import roofnest.core.judge.Judged;
 import roofnest.core.judge.Proof;
 import roofnest.core.plan.HousePlan;
+import roofnest.core.promise.Light;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
 import roofnest.core.promise.Stage;
@@ -149,6 +150,7 @@ public class Trials {
     public void decideAsTyped(HouseholdRef ref, long trialId, Map<String, String> typed) {
         Running running = running(ref, trialId);
         running.watched().forEach(judged -> typed.putIfAbsent(Seen.field(judged), "yes"));
+        typed.putIfAbsent("light", Light.DAY.name());
         Form form = new Form(typed);
         decide(ref, trialId, Seen.read(form, running.trial().kind(), running.watched(), running.predicted())
                 .orElseThrow(() -> new BadInput("This is no result of a test.")));
@@ -175,19 +177,21 @@ public class Trials {
         return switch (running.trial().kind()) {
             case LIVE_HOME, LIVE_AWAY -> seen.signalDbm().isPresent() || !seen.passed()
                     ? List.of(proof(new Promise.HoldsLink(PromiseKey.ofCamera(camera.id(), "link"), camera.id()), camera, seen.passed(),
-                            seen.signalDbm(), seen.said(), ref))
+                            seen.signalDbm(), seen, seen.said(), ref))
                     : List.of();
             case ALERT -> written.stream().filter(Promise.AlertWithin.class::isInstance)
-                    .map(promise -> proof(promise, camera, seen.passed(), seen.seconds(), seen.said(), ref)).toList();
+                    .map(promise -> proof(promise, camera, seen.passed(), seen.seconds(), seen, seen.said(), ref)).toList();
             case WALK -> written.stream().filter(promise -> seen.places().containsKey(promise.key())).map(promise -> proof(promise, camera,
-                    seen.places().get(promise.key()), OptionalDouble.empty(),
+                    seen.places().get(promise.key()), OptionalDouble.empty(), seen,
                     seen.places().get(promise.key()) ? "It was so on the clip that was played back." : "It was not so on the clip.", ref))
                     .toList();
         };
     }
 
-    private Proof proof(Promise promise, Camera camera, boolean passed, OptionalDouble measured, String said, HouseholdRef ref) {
-        return new Proof(promise.key(), camera.id(), passed, measured, said, camera.proofMark(promise), clock.instant(), ref.by());
+    private Proof proof(Promise promise, Camera camera, boolean passed, OptionalDouble measured, Seen seen, String said,
+            HouseholdRef ref) {
+        return new Proof(promise.key(), camera.id(), passed, measured, seen.light(), said, camera.proofMark(promise), clock.instant(),
+                ref.by());
     }
 
     private static boolean isFirstAway(List<TrialRepository.Trial> before, long cameraId, boolean onStandIns) {

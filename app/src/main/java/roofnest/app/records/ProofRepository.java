@@ -6,12 +6,14 @@ import java.sql.Types;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
 import roofnest.core.judge.Proof;
+import roofnest.core.promise.Light;
 import roofnest.core.promise.PromiseKey;
 
 /** What tests of real cameras on site proved, or found broken. */
@@ -25,28 +27,30 @@ public class ProofRepository {
 
     public List<Proof> of(long householdId) {
         return jdbc.sql("""
-            select promise_key, camera_id, passed, measured, said, mark, at, by_name
+            select promise_key, camera_id, passed, measured, light, said, mark, at, by_name
             from proof
             where household_id = :householdId
             order by id
             """)
                 .param("householdId", householdId)
                 .query((row, n) -> new Proof(new PromiseKey(row.getString("promise_key")), row.getLong("camera_id"),
-                        row.getBoolean("passed"), measured(row), row.getString("said"), row.getString("mark"),
+                        row.getBoolean("passed"), measured(row), Optional.ofNullable(row.getString("light")).map(Light::valueOf),
+                        row.getString("said"), row.getString("mark"),
                         row.getObject("at", OffsetDateTime.class).toInstant(), row.getString("by_name")))
                 .list();
     }
 
     public void add(long householdId, Proof proof) {
         jdbc.sql("""
-            insert into proof (household_id, camera_id, promise_key, passed, measured, said, mark, at, by_name)
-            values (:householdId, :cameraId, :key, :passed, :measured, :said, :mark, :at, :by)
+            insert into proof (household_id, camera_id, promise_key, passed, measured, light, said, mark, at, by_name)
+            values (:householdId, :cameraId, :key, :passed, :measured, :light, :said, :mark, :at, :by)
             """)
                 .param("householdId", householdId)
                 .param("cameraId", proof.cameraId())
                 .param("key", proof.promise().value())
                 .param("passed", proof.passed())
                 .param("measured", proof.measured().isPresent() ? proof.measured().getAsDouble() : null, Types.DOUBLE)
+                .param("light", proof.light().map(Light::name).orElse(null), Types.VARCHAR)
                 .param("said", proof.said())
                 .param("mark", proof.mark())
                 .param("at", OffsetDateTime.ofInstant(proof.at(), ZoneOffset.UTC))

@@ -115,18 +115,24 @@ class TrialsTest {
         assertThat(watched).isNotEmpty();
         Judged asked = watched.get(0);
         long trial = trials.begin(ref, camera, TrialRepository.Kind.WALK);
-        Form unsaid = new Form(Map.of("passed", "true"));
+        Form unsaid = new Form(Map.of("passed", "true", "light", "DAY"));
         assertThat(read(trial, unsaid)).isEmpty();
         assertThat(unsaid.faultAt(Seen.field(asked))).contains("Say whether the clip showed it");
-        Form noClip = new Form(Map.of("passed", "false", Seen.field(asked), "yes"));
+        Form unlit = new Form(Map.of("passed", "true", Seen.field(asked), "untried"));
+        assertThat(read(trial, unlit)).isEmpty();
+        assertThat(unlit.faultAt("light")).contains("by day or in the dark");
+        Form noClip = new Form(Map.of("passed", "false", "light", "DAY", Seen.field(asked), "yes"));
         assertThat(read(trial, noClip)).isEmpty();
         assertThat(noClip.faultAt(Seen.field(asked))).contains("Without a clip");
-        Map<String, String> no = new HashMap<>(Map.of("passed", "true"));
+        Map<String, String> no = new HashMap<>(Map.of("passed", "true", "light", "DAY"));
         watched.forEach(judged -> no.put(Seen.field(judged), "untried"));
         no.put(Seen.field(asked), "no");
         trials.decide(ref, trial, read(trial, new Form(no)).orElseThrow());
         assertThat(of(asked.promise().key()).standing()).isEqualTo(Standing.BROKEN);
         no.put(Seen.field(asked), "yes");
+        decide(TrialRepository.Kind.WALK, no);
+        assertThat(of(asked.promise().key()).evidence()).as("the dark is still to be tried").isEqualTo(Evidence.PREDICTED);
+        no.put("light", "NIGHT");
         decide(TrialRepository.Kind.WALK, no);
         assertThat(of(asked.promise().key()).standing()).isEqualTo(Standing.KEPT);
         assertThat(of(asked.promise().key()).evidence()).isEqualTo(Evidence.PROVED);
@@ -189,7 +195,8 @@ class TrialsTest {
     }
 
     private static Seen any() {
-        return new Seen(true, OptionalDouble.of(3), TrialRepository.Timed.TYPED, OptionalDouble.empty(), Map.of(), "A moving picture.");
+        return new Seen(true, OptionalDouble.of(3), TrialRepository.Timed.TYPED, OptionalDouble.empty(), Optional.empty(), Map.of(),
+                "A moving picture.");
     }
 
     private TrialRepository.Trial newest() {

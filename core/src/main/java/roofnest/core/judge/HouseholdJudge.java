@@ -1,16 +1,10 @@
 package roofnest.core.judge;
 
 import java.util.ArrayList;
-import java.util.Collections;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
 
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
@@ -18,11 +12,8 @@ import com.github.benmanes.caffeine.cache.LoadingCache;
 import roofnest.core.catalogue.Band;
 import roofnest.core.footage.Retention;
 import roofnest.core.power.BatteryYear;
-import roofnest.core.promise.Evidence;
-import roofnest.core.promise.Finding;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
-import roofnest.core.promise.Standing;
 import roofnest.core.radio.LinkBudget;
 import roofnest.core.view.MaskCell;
 
@@ -94,7 +85,8 @@ public final class HouseholdJudge {
 
     private Judged judged(Promise promise, Hearing hearing, Names names) {
         Sighted sighted = rules.judge(promise, hearing);
-        return new Judged(promise, rules.wording(promise, names), proved(hearing.facts(), promise, sighted.finding()), sighted.cameraId());
+        return new Judged(promise, rules.wording(promise, names), Proved.of(hearing.facts(), promise, sighted.finding()),
+                sighted.cameraId());
     }
 
     /** The computed year of a battery camera with nobody charging it, for planning charges. */
@@ -143,48 +135,5 @@ public final class HouseholdJudge {
             promises.add(new Promise.LeadCarries(PromiseKey.ofCamera(camera.id(), "lead"), camera.id()));
         }
         return promises;
-    }
-
-    /**
-     * Tests win over what was predicted: of each camera its newest one, if it still hangs and is set as it was then. What one
-     * camera is enough for is kept by any that passed; what each has to do is broken by any that failed.
-     */
-    private static Finding proved(HouseholdFacts facts, Promise promise, Finding predicted) {
-        Map<Long, Proof> newest = new TreeMap<>();
-        facts.proofs().stream().filter(proof -> proof.promise().equals(promise.key())).sorted(Comparator.comparing(Proof::at))
-                .forEach(proof -> newest.put(proof.cameraId(), proof));
-        Map<Long, Camera> cameras = new TreeMap<>();
-        facts.cameras().forEach(camera -> cameras.put(camera.id(), camera));
-        boolean tested = !newest.isEmpty();
-        newest.keySet().retainAll(cameras.keySet());
-        List<Proof> holding = newest.values().stream()
-                .filter(proof -> cameras.get(proof.cameraId()).proofMark(promise).equals(proof.mark())).toList();
-        if (holding.isEmpty()) {
-            return !tested ? predicted : because(predicted, newest.isEmpty()
-                    ? "The camera that it was tested with has left: to be tested again."
-                    : newest.values().stream().map(proof -> cameras.get(proof.cameraId()).name()).collect(Collectors.joining(" and "))
-                            + (newest.size() == 1 ? " was" : " were") + " moved, masked or set anew since the test: to be tested again.");
-        }
-        boolean oneIsEnough = promise instanceof Promise.MakeOut || promise instanceof Promise.RecordedBefore;
-        Comparator<Proof> worse = Comparator.comparing(Proof::passed)
-                .thenComparing(proof -> proof.measured().isPresent() ? predicted.limit().margin(proof.measured().getAsDouble()) : 0);
-        Proof counts = oneIsEnough ? Collections.max(holding, worse) : Collections.min(holding, worse);
-        return told(promise, counts, cameras.get(counts.cameraId()), predicted);
-    }
-
-    private static Finding because(Finding predicted, String also) {
-        return new Finding(predicted.promise(), predicted.measured(), predicted.limit(), predicted.evidence(), predicted.standing(),
-                predicted.reason() + " " + also, predicted.remedies());
-    }
-
-    /** A test that says only yes or no leaves the measure as it was predicted, else at its limit. */
-    private static Finding told(Promise promise, Proof proof, Camera camera, Finding predicted) {
-        double measured = proof.measured().orElse(predicted.measured().orElse(predicted.limit().value()));
-        Standing standing = !proof.passed() ? Standing.BROKEN
-                : proof.measured().isPresent() ? predicted.limit().standing(measured) : Standing.KEPT;
-        String reason = (proof.passed() ? "Tested on site by " : "The test on site failed, by ") + proof.by() + ", " + camera.name() + ": "
-                + proof.said() + " " + (predicted.standing() == Standing.UNTRIED ? "" : "Predicted: " + predicted.measuredText() + ".");
-        return new Finding(promise.key(), OptionalDouble.of(measured), predicted.limit(), Evidence.PROVED, standing, reason.strip(),
-                predicted.remedies());
     }
 }

@@ -1,6 +1,7 @@
 package roofnest.core.judge;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
@@ -134,21 +135,24 @@ class HouseholdJudgeTest {
     }
 
     private static Proof rang(Camera camera, double seconds, long atSecond) {
-        return new Proof(ALERT.key(), camera.id(), true, OptionalDouble.of(seconds), "It rang.", camera.proofMark(ALERT),
+        return new Proof(ALERT.key(), camera.id(), true, OptionalDouble.of(seconds), Optional.empty(), "It rang.", camera.proofMark(ALERT),
                 Instant.ofEpochSecond(atSecond), "Jory");
     }
 
     private static Proof said(Promise promise, Camera camera, boolean passed) {
-        return new Proof(promise.key(), camera.id(), passed, OptionalDouble.empty(),
-                passed ? "Made out on the clip." : "Nobody to be made out.",
-                camera.proofMark(promise), Instant.EPOCH, "Jory");
+        return said(promise, camera, passed, Light.DAY);
+    }
+
+    private static Proof said(Promise promise, Camera camera, boolean passed, Light light) {
+        return new Proof(promise.key(), camera.id(), passed, OptionalDouble.empty(), Optional.of(light),
+                passed ? "Made out on the clip." : "Nobody to be made out.", camera.proofMark(promise), Instant.EPOCH, "Jory");
     }
 
     /** Whatever was predicted: what was tried and did not happen is broken, and says by what. */
     @Test
     void a_test_that_failed_breaks_its_promise_and_one_that_passed_keeps_it() {
         Camera camera = camera(AT_CORNER);
-        Promise stairs = new Promise.MakeOut(PromiseKey.written(1), DetailLevel.RECOGNISE, "river-stairs", Light.BOTH);
+        Promise stairs = new Promise.MakeOut(PromiseKey.written(1), DetailLevel.RECOGNISE, "river-stairs", Light.DAY);
         Finding predicted = finding(facts(List.of(stairs), camera), stairs.key());
         Finding failed = finding(withProof(facts(List.of(stairs), camera), said(stairs, camera, false)), stairs.key());
         assertThat(failed.standing()).isEqualTo(Standing.BROKEN);
@@ -166,7 +170,7 @@ class HouseholdJudgeTest {
         Camera one = camera(AT_CORNER);
         Camera other
                 = new Camera(8, "Other", one.model(), UP_THE_WALL, Set.of(), Camera.Settings.DEFAULT, true, true, true, Optional.empty());
-        Promise stairs = new Promise.MakeOut(PromiseKey.written(1), DetailLevel.RECOGNISE, "river-stairs", Light.BOTH);
+        Promise stairs = new Promise.MakeOut(PromiseKey.written(1), DetailLevel.RECOGNISE, "river-stairs", Light.DAY);
         HouseholdFacts both = facts(List.of(stairs, ALERT), one, other);
         assertThat(finding(withProof(withProof(both, said(stairs, one, false)), said(stairs, other, true)), stairs.key()).standing())
                 .isEqualTo(Standing.KEPT);
@@ -174,6 +178,25 @@ class HouseholdJudgeTest {
         assertThat(finding(rings, ALERT.key()).standing()).isEqualTo(Standing.BROKEN);
         assertThat(finding(withProof(withProof(both, rang(one, 3, 0)), rang(other, 5.9, 0)), ALERT.key()).measured())
                 .as("the slowest counts").hasValue(5.9);
+    }
+
+    /** By day nothing is proved of the dark. */
+    @Test
+    void what_is_promised_day_and_night_is_proved_in_both_and_broken_in_either() {
+        Camera camera = camera(AT_CORNER);
+        Promise stairs = new Promise.MakeOut(PromiseKey.written(1), DetailLevel.RECOGNISE, "river-stairs", Light.BOTH);
+        HouseholdFacts facts = facts(List.of(stairs), camera);
+        HouseholdFacts byDay = withProof(facts, said(stairs, camera, true, Light.DAY));
+        Finding half = finding(byDay, stairs.key());
+        assertThat(half.evidence()).isEqualTo(Evidence.PREDICTED);
+        assertThat(half.reason()).endsWith("Seen on site by day; in the dark it is still to be tried.");
+        Finding both = finding(withProof(byDay, said(stairs, camera, true, Light.NIGHT)), stairs.key());
+        assertThat(both.evidence()).isEqualTo(Evidence.PROVED);
+        assertThat(both.standing()).isEqualTo(Standing.KEPT);
+        Finding dark = finding(withProof(byDay, said(stairs, camera, false, Light.NIGHT)), stairs.key());
+        assertThat(dark.standing()).isEqualTo(Standing.BROKEN);
+        assertThat(dark.reason()).contains("in the dark: Nobody to be made out.");
+        assertThatThrownBy(() -> said(stairs, camera, true, Light.BOTH)).hasMessageContaining("at once");
     }
 
     /** A link rests on the place alone, sight on where it looks, and what is told on its zones and timing as well. */
@@ -184,7 +207,7 @@ class HouseholdJudgeTest {
         Camera turned = camera.withPose(new CameraPose(at.xM(), at.yM(), at.heightM(), at.headingDeg() + 30, at.tiltDeg()));
         Camera quicker = camera.withSettings(camera.settings().withClipSeconds(6));
         Promise link = new Promise.HoldsLink(PromiseKey.ofCamera(7, "link"), 7);
-        Promise stairs = new Promise.MakeOut(PromiseKey.written(1), DetailLevel.RECOGNISE, "river-stairs", Light.BOTH);
+        Promise stairs = new Promise.MakeOut(PromiseKey.written(1), DetailLevel.RECOGNISE, "river-stairs", Light.DAY);
         assertThat(turned.proofMark(link)).isEqualTo(camera.proofMark(link));
         assertThat(turned.proofMark(stairs)).isNotEqualTo(camera.proofMark(stairs));
         assertThat(quicker.proofMark(stairs)).isEqualTo(camera.proofMark(stairs));

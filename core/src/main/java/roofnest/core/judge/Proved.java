@@ -1,0 +1,116 @@
+package roofnest.core.judge;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+
+import roofnest.core.promise.Evidence;
+import roofnest.core.promise.Finding;
+import roofnest.core.promise.Light;
+import roofnest.core.promise.Promise;
+import roofnest.core.promise.Standing;
+
+/**
+ * What tests on site make of what was predicted. Of each camera and light the newest test counts, while it still hangs and is set as
+ * it was then. What one camera is enough for is kept by any that passed, in every light that was promised; what each has to do is
+ * broken by any that failed.
+ */
+final class Proved {
+    private static final int NAMES_SAID = 3;
+
+    private final Map<Long, Camera> cameras = new LinkedHashMap<>();
+    private final Promise promise;
+    private final Finding predicted;
+
+    private Proved(HouseholdFacts facts, Promise promise, Finding predicted) {
+        facts.cameras().forEach(camera -> cameras.put(camera.id(), camera));
+        this.promise = promise;
+        this.predicted = predicted;
+    }
+
+    static Finding of(HouseholdFacts facts, Promise promise, Finding predicted) {
+        List<Proof> tests = facts.proofs().stream().filter(proof -> proof.promise().equals(promise.key()))
+                .sorted(Comparator.comparing(Proof::at)).toList();
+        return tests.isEmpty() ? predicted : new Proved(facts, promise, predicted).by(tests);
+    }
+
+    private Finding by(List<Proof> tests) {
+        List<Proof> ofCameras = tests.stream().filter(proof -> cameras.containsKey(proof.cameraId())).toList();
+        if (ofCameras.isEmpty()) {
+            return because("The camera that it was tested with has left: to be tested again.");
+        }
+        List<Proof> holding = ofCameras.stream()
+                .filter(proof -> cameras.get(proof.cameraId()).proofMark(promise).equals(proof.mark())).toList();
+        if (holding.isEmpty()) {
+            return because(moved(ofCameras));
+        }
+        List<Optional<Light>> lights = lights();
+        List<Proof> counting = new ArrayList<>();
+        List<String> untried = new ArrayList<>();
+        for (Optional<Light> light : lights) {
+            Optional<Proof> counts = counting(holding, light);
+            counts.ifPresent(counting::add);
+            if (counts.isEmpty()) {
+                untried.add(light.orElseThrow() == Light.DAY ? "by day" : "in the dark");
+            }
+        }
+        Optional<Proof> failed = counting.stream().filter(proof -> !proof.passed()).findFirst();
+        if (failed.isPresent()) {
+            return told(failed.get());
+        }
+        return untried.isEmpty() ? told(counting.get(0))
+                : because("Seen on site " + (untried.get(0).equals("by day") ? "in the dark" : "by day") + "; " + untried.get(0)
+                        + " it is still to be tried.");
+    }
+
+    /** The lights in which it has to be tried, each on its own; one without a name where light is no matter. */
+    private List<Optional<Light>> lights() {
+        Light light = promise instanceof Promise.MakeOut makeOut ? makeOut.light()
+                : promise instanceof Promise.RecordedBefore before ? before.light() : null;
+        return light == null ? List.of(Optional.empty())
+                : light == Light.BOTH ? List.of(Optional.of(Light.DAY), Optional.of(Light.NIGHT)) : List.of(Optional.of(light));
+    }
+
+    private Optional<Proof> counting(List<Proof> holding, Optional<Light> light) {
+        Map<Long, Proof> newest = new LinkedHashMap<>();
+        holding.stream().filter(proof -> light.isEmpty() || proof.light().equals(light))
+                .forEach(proof -> newest.put(proof.cameraId(), proof));
+        if (newest.isEmpty()) {
+            return Optional.empty();
+        }
+        Comparator<Proof> worse = Comparator.comparing(Proof::passed)
+                .thenComparing(proof -> proof.measured().isPresent() ? predicted.limit().margin(proof.measured().getAsDouble()) : 0);
+        boolean oneIsEnough = promise instanceof Promise.MakeOut || promise instanceof Promise.RecordedBefore;
+        return Optional.of(oneIsEnough ? Collections.max(newest.values(), worse) : Collections.min(newest.values(), worse));
+    }
+
+    private String moved(List<Proof> tests) {
+        List<String> names = tests.stream().map(Proof::cameraId).distinct().map(id -> cameras.get(id).name()).toList();
+        String who = names.size() > NAMES_SAID ? names.size() + " cameras" : names.stream().collect(Collectors.joining(" and "));
+        return who + (names.size() == 1 ? " was" : " were") + " moved, masked or set anew since the test: to be tested again.";
+    }
+
+    private Finding because(String also) {
+        return new Finding(predicted.promise(), predicted.measured(), predicted.limit(), predicted.evidence(), predicted.standing(),
+                predicted.reason() + " " + also, predicted.remedies());
+    }
+
+    /** A test that says only yes or no leaves the measure as it was predicted, else at its limit. */
+    private Finding told(Proof proof) {
+        double measured = proof.measured().orElse(predicted.measured().orElse(predicted.limit().value()));
+        Standing standing = !proof.passed() ? Standing.BROKEN
+                : proof.measured().isPresent() ? predicted.limit().standing(measured) : Standing.KEPT;
+        String reason = (proof.passed() ? "Tested on site by " : "The test on site failed, by ") + proof.by() + ", "
+                + cameras.get(proof.cameraId()).name()
+                + proof.light().map(light -> light == Light.DAY ? ", by day" : ", in the dark").orElse("")
+                + ": " + proof.said() + (predicted.standing() == Standing.UNTRIED ? "" : " Predicted: " + predicted.measuredText() + ".");
+        return new Finding(promise.key(), OptionalDouble.of(measured), predicted.limit(), Evidence.PROVED, standing, reason,
+                predicted.remedies());
+    }
+}
