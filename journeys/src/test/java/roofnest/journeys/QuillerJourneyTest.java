@@ -218,7 +218,14 @@ class QuillerJourneyTest {
         assertThat(prove.page().getByText("5 rings, half of them within 3.3 s, the slowest 4.4 s.").first()).isVisible();
 
         prove.sign("Ida Quiller");
-        assertThat(prove.page().getByText("Ida Quiller").first()).isVisible();
+        assertThat(prove.page().getByText("Prove it, or write what the householder says of it.").first()).isVisible();
+        int open = prove.stillOpen();
+        for (int i = open; i > 0; i--) {
+            prove.takeAsItIs("We know of it and take it so.", "Ida Quiller");
+            assertThat(prove.page().locator(".gate-open")).hasCount(i - 1);
+        }
+        prove.sign("Ida Quiller");
+        assertThat(prove.page().getByText("signed by Ida Quiller, ")).isVisible();
         pack(visit, quiller);
         sealedSheet(prove.page());
         prove.handOver();
@@ -226,14 +233,14 @@ class QuillerJourneyTest {
     }
 
     private static void pack(Visit visit, HouseholdPages quiller) throws IOException {
-        APIResponse response = visit.file(quiller.address() + "/prove/pack.pdf");
+        APIResponse response = visit.file(quiller.address() + "/prove/issues/1.pdf");
         assertThat(response.headers()).containsEntry("content-type", "application/pdf");
         try (PDDocument document = Loader.loadPDF(response.body())) {
             String text = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
             assertThat(text).contains("Quiller · 9 Weir Steps", STAIRS, "proved by a test", "Stays off next door's landing",
                     "Keeps 14 days of footage",
                     "Phone rings within 6 s", "Only the people agreed can look", "Tell that someone is at the lane door", "Stairs eye",
-                    "PO-90017-Q",
+                    "PO-90017-Q", "issue 1", "We know of it and take it so.",
                     "Hesper Quiller", "Ida Quiller");
             assertThat(text).doesNotContain("Heron-31-weir");
         }

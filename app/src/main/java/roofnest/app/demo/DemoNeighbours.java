@@ -13,6 +13,7 @@ import roofnest.app.firm.Staff;
 import roofnest.app.pair.RunHands;
 import roofnest.app.pair.Runs;
 import roofnest.app.prove.HandOver;
+import roofnest.app.prove.Signing;
 import roofnest.app.prove.TrialRepository;
 import roofnest.app.prove.Trials;
 import roofnest.app.records.RouterRepository;
@@ -39,18 +40,18 @@ class DemoNeighbours {
     private final Runs runs;
     private final RunHands hands;
     private final Trials trials;
-    private final TrialRepository trialRows;
+    private final Signing signing;
     private final HandOver handOver;
     private final LogRepository log;
     private final SecretStore secrets;
 
-    DemoNeighbours(DemoTools tools, Runs runs, RunHands hands, Trials trials, TrialRepository trialRows, HandOver handOver,
+    DemoNeighbours(DemoTools tools, Runs runs, RunHands hands, Trials trials, Signing signing, HandOver handOver,
             LogRepository log, SecretStore secrets) {
         this.tools = tools;
         this.runs = runs;
         this.hands = hands;
         this.trials = trials;
-        this.trialRows = trialRows;
+        this.signing = signing;
         this.handOver = handOver;
         this.log = log;
         this.secrets = secrets;
@@ -170,9 +171,11 @@ class DemoNeighbours {
         }
         Map<String, String> inTheDark = new HashMap<>(Map.of("passed", "true", "light", Light.NIGHT.name()));
         trials.decideAsTyped(ref, trials.begin(ref, camera, TrialRepository.Kind.WALK), inTheDark);
-        tools.changes.run(ref, Stage.PROVE, () -> trialRows.sign(ref.id(), "Lisbet Peverell",
-                "M60 96L72 60L84 40L90 70L96 98L120 98M140 96L150 70L160 96L170 74L182 96L196 72L210 98L240 88L270 96L330 90"));
-        handOver.handOver(ref, Form.empty());
+        signing.takeAllAsItIs(ref, "Lisbet knows of it and takes it as it is.", "Lisbet Peverell");
+        signing.sign(ref, "Lisbet Peverell",
+                "M60 96L72 60L84 40L90 70L96 98L120 98M140 96L150 70L160 96L170 74L182 96L196 72L210 98L240 88L270 96L330 90",
+                new Form(new HashMap<>()));
+        handOver.handOver(ref, new Form(new HashMap<>()));
         log.add(ref.id(), camera, LogRepository.Kind.NOTE, "Handed over, all tests passed.", today, "Jory Penhale");
     }
 

@@ -14,16 +14,19 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.HubRepository;
 import roofnest.app.records.NetworkRepository;
-import roofnest.app.prove.TrialRepository;
+import roofnest.app.prove.IssueRepository;
+import roofnest.app.prove.Signing;
 import roofnest.app.secrets.SecretStore;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.HouseholdRef;
+import roofnest.app.web.NoSuchPage;
 import roofnest.app.workshop.Workshop;
 import roofnest.core.promise.Stage;
 
@@ -32,19 +35,22 @@ import roofnest.core.promise.Stage;
 class PackController {
     private final Frames frames;
     private final NetworkRepository networks;
-    private final TrialRepository trials;
+    private final Signing signing;
+    private final IssueRepository issues;
     private final SecretStore secrets;
     private final HubRepository hubs;
     private final Pdf pdf;
     private final Workshop workshop;
     private final Clock clock;
 
-    PackController(Frames frames, NetworkRepository networks, TrialRepository trials, SecretStore secrets, HubRepository hubs, Pdf pdf,
+    PackController(Frames frames, NetworkRepository networks, Signing signing, IssueRepository issues, SecretStore secrets,
+            HubRepository hubs, Pdf pdf,
             Workshop workshop,
             Clock clock) {
         this.frames = frames;
         this.networks = networks;
-        this.trials = trials;
+        this.signing = signing;
+        this.issues = issues;
         this.secrets = secrets;
         this.hubs = hubs;
         this.pdf = pdf;
@@ -55,13 +61,18 @@ class PackController {
     /** One line of the sealed sheet. */
     public record Sealed(String what, String name, String password) {}
 
+    /** The pack as it would be signed now, marked as a draft. */
     @GetMapping("/households/{household}/prove/pack.pdf")
     Object pack(HouseholdRef ref) {
-        Frame frame = frames.frame(ref, Stage.PROVE);
-        PackView view = PackView.of(frame, frame.cameras(), trials.of(ref.id()), trials.signature(ref.id()));
-        return workshop.answer("The hand-over pack", "pdf",
-                pdf.drawn("documents/pack", ref.staff().firmId(), Map.of("pack", view, "frame", frame, "date", date())), pdf::of,
-                made -> file("hand-over-pack", ref, made, "inline"));
+        return workshop.answer("The hand-over pack", "pdf", signing.draft(frames.frame(ref, Stage.PROVE)), pdf::of,
+                made -> file("hand-over-pack-draft", ref, made, "inline"));
+    }
+
+    /** An issue as it was signed. */
+    @GetMapping("/households/{household}/prove/issues/{number}.pdf")
+    Object issue(HouseholdRef ref, @PathVariable int number) {
+        return workshop.answer("The hand-over pack", "pdf", issues.document(ref.id(), number).orElseThrow(NoSuchPage::new), pdf::of,
+                made -> file("hand-over-pack-" + number, ref, made, "inline"));
     }
 
     /** Opening the sheet is the logged act, so it is a POST and never cached. */

@@ -1,5 +1,6 @@
 package roofnest.app.documents;
 
+import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -7,6 +8,7 @@ import java.util.Optional;
 
 import roofnest.app.care.NextCharges;
 import roofnest.app.household.Frame;
+import roofnest.app.prove.RemarkRepository;
 import roofnest.app.prove.TrialRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.drawing.PlanDrawing;
@@ -24,18 +26,21 @@ import roofnest.core.view.Vision;
 /** What the pack says of a household. */
 record PackView(
         Optional<PlanDrawing> plan, List<OnPlan> onPlan, List<CameraSheet> cameras, List<AccessLine> access, List<NextCharges.Due> charges,
-        Optional<TrialRepository.Signature> signature, List<String> cautions) {
+        Optional<TrialRepository.Signature> signature, List<RemarkLine> remarks, List<String> cautions) {
 
     /** @param footprint where someone can be told, as a path on the plan */
     record OnPlan(int number, String name, double x, double y, String footprint) {}
 
     record CameraSheet(int number, String name, String model, List<String[]> settings, List<String[]> tests, String reset) {}
 
+    /** @param about what is taken as it is */
+    record RemarkLine(String about, String words, String agreedBy, OffsetDateTime at) {}
+
     record AccessLine(String person, String tie, String cameras) {}
 
     static PackView of(
             Frame frame, List<CameraRepository.Record> cameras, List<TrialRepository.Trial> trials,
-            Optional<TrialRepository.Signature> signature) {
+            Optional<TrialRepository.Signature> signature, List<RemarkRepository.Remark> remarks) {
         Optional<HousePlan> plan = frame.facts().plan();
         List<OnPlan> onPlan = new ArrayList<>();
         List<CameraSheet> sheets = new ArrayList<>();
@@ -45,13 +50,28 @@ record PackView(
             sheets.add(sheet(number, record, trials));
         }
         return new PackView(plan.map(p -> PlanDrawing.of(p, p.storeys().get(0))), onPlan, sheets, access(frame), NextCharges.of(frame),
-                signature,
+                signature, remarks.stream().map(remark -> remark(frame, remark)).toList(),
                 List.of("Cameras are not life-safety alarms. Smoke and carbon-monoxide alarms stay where they are.",
                         "Recording sound, neighbours, tenants and staff is ruled differently from place to place. Ask locally, "
                                 + "and put up signs where they are asked for.",
                         "Lithium packs: the maker's charger only, never below freezing, never one that is swollen.",
                         "Ladders: firm ground, three points of contact, never in lightning or high wind.",
                         "Mains work outdoors is for a licensed electrician and the local code."));
+    }
+
+    private static RemarkLine remark(Frame frame, RemarkRepository.Remark remark) {
+        String about = frame.allPromises().stream().filter(line -> line.key().equals(remark.about()))
+                .map(line -> line.wording() + (line.camera().isEmpty() ? "" : " · " + line.camera()) + ": " + remark.stands()).findFirst()
+                .orElse("Not passed: " + remark.stands());
+        return new RemarkLine(about, remark.words(), remark.agreedBy(), remark.at());
+    }
+
+    /** Settings and tests of a camera, each with what it is. */
+    static List<String[]> rows(CameraRepository.Record record, List<TrialRepository.Trial> trials) {
+        CameraSheet sheet = sheet(0, record, trials);
+        List<String[]> rows = new ArrayList<>(sheet.settings());
+        rows.addAll(sheet.tests());
+        return rows;
     }
 
     private static OnPlan onPlan(int number, Camera camera, HousePlan plan) {
@@ -85,7 +105,7 @@ record PackView(
         return new CameraSheet(number, camera.name(), camera.model().fullName(), settings, tests, camera.model().setUp().reset());
     }
 
-    private static List<AccessLine> access(Frame frame) {
+    static List<AccessLine> access(Frame frame) {
         Access access = frame.facts().access();
         return access.people().stream()
                 .map(person -> new AccessLine(person.name(), person.tie().words(), frame.facts().cameras().stream()

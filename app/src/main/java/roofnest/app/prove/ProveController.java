@@ -3,6 +3,7 @@ package roofnest.app.prove;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
 
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -17,7 +18,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import roofnest.app.web.Says;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
-import roofnest.app.records.Changes;
 import roofnest.app.secrets.SecretStore;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.web.BadInput;
@@ -35,18 +35,18 @@ class ProveController {
     private final Trials trials;
     private final TrialRepository trialRows;
     private final CameraRepository cameras;
-    private final Changes changes;
+    private final Signing signing;
     private final HandOver handOver;
     private final SecretStore secrets;
 
     ProveController(
-            Frames frames, Trials trials, TrialRepository trialRows, CameraRepository cameras, Changes changes, HandOver handOver,
+            Frames frames, Trials trials, TrialRepository trialRows, CameraRepository cameras, Signing signing, HandOver handOver,
             SecretStore secrets) {
         this.frames = frames;
         this.trials = trials;
         this.trialRows = trialRows;
         this.cameras = cameras;
-        this.changes = changes;
+        this.signing = signing;
         this.handOver = handOver;
         this.secrets = secrets;
     }
@@ -90,7 +90,7 @@ class ProveController {
     }
 
     @PostMapping("/households/{household}/prove/signature")
-    @Says("The signature is kept.")
+    @Says("Signed. The pack is frozen as it stands; it can be read below.")
     String sign(HouseholdRef ref, Form form, Model model) {
         String name = form.text("signer", "the name of whoever signs", 80);
         boolean typed = form.raw("typed").equals("true");
@@ -98,8 +98,18 @@ class ProveController {
         if (!typed && (strokes.length() < LEAST_STROKES || strokes.length() > MOST_STROKES || !STROKES.matcher(strokes).matches())) {
             form.fault("strokes", "Sign in the box with a finger, a pen or the mouse, or tick that the typed name is the signature.");
         }
-        return form.save(() -> changes.run(ref, Stage.PROVE, () -> trialRows.sign(ref.id(), name, strokes)))
-                ? "redirect:" + ref.path() + "/prove" : page(ref, model, form);
+        return form.save(() -> signing.sign(ref, name, strokes, form)) ? "redirect:" + ref.path() + "/prove" : page(ref, model, form);
+    }
+
+    /** What the householder says of what is not kept, of each on its own. */
+    @PostMapping("/households/{household}/prove/remarks")
+    String remark(HouseholdRef ref, Form form, Model model, RedirectAttributes flash) {
+        AtomicInteger kept = new AtomicInteger();
+        if (!form.save(() -> kept.set(signing.remark(ref, form)))) {
+            return page(ref, model, form);
+        }
+        flash.addFlashAttribute("notice", kept.get() == 1 ? "One remark is kept." : kept.get() + " remarks are kept.");
+        return "redirect:" + ref.path() + "/prove";
     }
 
     @PostMapping("/households/{household}/prove/hand-over")
@@ -116,7 +126,9 @@ class ProveController {
         Frame frame = frames.frame(ref, Stage.PROVE, model);
         model.addAttribute("form", form);
         model.addAttribute("prove", ProveView.of(frame, frame.cameras(), trialRows.of(ref.id()), trialRows.signature(ref.id())));
-        model.addAttribute("missing", handOver.missing(frame.facts().cameras(), ref.id()));
+        Signing.State state = signing.state(frame);
+        model.addAttribute("signing", state);
+        model.addAttribute("missing", handOver.missing(frame.facts().cameras(), state));
         model.addAttribute("reveals", secrets.reveals(ref.id()));
         return "prove";
     }

@@ -72,6 +72,22 @@ public record ProvePage(Page page) {
         return page.locator(".tests li", new Page.LocatorOptions().setHasText(test)).locator(".num");
     }
 
+    public int stillOpen() {
+        return page.locator(".gate-open").count();
+    }
+
+    /** Writes what the householder says of the first thing that is open. */
+    public ProvePage takeAsItIs(String words, String who) {
+        Locator first = page.locator(".gate-open").first();
+        if (first.getAttribute("open") == null) {
+            first.locator("summary").click();
+        }
+        first.locator("input[name^=remark-]").fill(words);
+        first.locator("input[name^=agreed-]").fill(who);
+        page.waitForNavigation(() -> page.getByText("Keep these remarks").click());
+        return this;
+    }
+
     public ProvePage sign(String name) {
         page.locator("#signer").fill(name);
         page.locator("#sign-pad").scrollIntoViewIfNeeded();

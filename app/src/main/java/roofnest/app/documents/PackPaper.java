@@ -1,0 +1,58 @@
+package roofnest.app.documents;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+import org.springframework.stereotype.Component;
+
+import roofnest.app.household.Frame;
+import roofnest.app.prove.PackDrawer;
+import roofnest.app.prove.RemarkRepository;
+import roofnest.app.prove.TrialRepository;
+import roofnest.app.web.PromiseLine;
+
+/** The hand-over pack on paper. */
+@Component
+class PackPaper implements PackDrawer {
+    private final TrialRepository trials;
+    private final Pdf pdf;
+    private final Clock clock;
+
+    PackPaper(TrialRepository trials, Pdf pdf, Clock clock) {
+        this.trials = trials;
+        this.pdf = pdf;
+        this.clock = clock;
+    }
+
+    @Override
+    public List<String> says(Frame frame, List<RemarkRepository.Remark> remarks) {
+        List<String> says = new ArrayList<>();
+        says.add(frame.household().title());
+        for (PromiseLine line : frame.allPromises()) {
+            says.add(line.wording() + (line.camera().isEmpty() ? "" : " · " + line.camera()) + ": " + line.word()
+                    + (line.standing().equals("untried") ? "" : ", " + line.measured()));
+        }
+        List<TrialRepository.Trial> tests = trials.of(frame.ref().id());
+        frame.cameras().forEach(record -> PackView.rows(record, tests)
+                .forEach(row -> says.add(record.camera().name() + ", " + row[0] + ": " + row[1])));
+        PackView.access(frame).forEach(line -> says.add(line.person() + ", " + line.tie() + ", may use: " + line.cameras()));
+        remarks.forEach(remark -> says.add("Remark: " + remark.words() + ", agreed by " + remark.agreedBy()));
+        return says.stream().map(line -> line.replaceAll("\\R", " ")).toList();
+    }
+
+    @Override
+    public String draw(Frame frame, List<RemarkRepository.Remark> remarks, int number) {
+        PackView view = PackView.of(frame, frame.cameras(), trials.of(frame.ref().id()), trials.signature(frame.ref().id()), remarks);
+        return pdf.drawn("documents/pack", frame.ref().staff().firmId(),
+                Map.of("pack", view, "frame", frame, "date", date(), "number", number, "hash", HASH_HERE));
+    }
+
+    private String date() {
+        return LocalDate.now(clock).format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH));
+    }
+}

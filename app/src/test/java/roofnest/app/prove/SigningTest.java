@@ -1,0 +1,168 @@
+package roofnest.app.prove;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.Map;
+
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.dao.DataAccessException;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+
+import roofnest.app.AppTest;
+import roofnest.app.DemoPlaces;
+import roofnest.app.Made;
+import roofnest.app.household.Frames;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.Changes;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.PromiseRepository;
+import roofnest.app.web.Form;
+import roofnest.core.judge.Camera;
+import roofnest.core.promise.Stage;
+import roofnest.core.view.CameraPose;
+
+/** Nothing is signed that nobody tried or spoke of, and nothing changes under a signature. */
+@AppTest
+class SigningTest {
+    private static final String STROKES = "M60 96L72 60L84 40L90 70L96 98L120 98M140 96L150 70L160 96";
+
+    @Autowired private Signing signing;
+    @Autowired private IssueRepository issues;
+    @Autowired private Frames frames;
+    @Autowired private Changes changes;
+    @Autowired private HouseholdRepository households;
+    @Autowired private CameraRepository cameras;
+    @Autowired private PromiseRepository promises;
+    @Autowired private DemoPlaces demo;
+    @Autowired private MockMvc mvc;
+
+    private HouseholdRef ref;
+    private long camera;
+
+    @BeforeEach
+    void aHouseWithOneCamera() {
+        ref = new HouseholdRef(households.add(demo.staff("jory").firmId(), "Signed", "5 Staithe", LocalDate.now().plusDays(2), "hand over"),
+                demo.staff("jory"));
+        changes.run(ref, Stage.PROVE, () -> {
+            camera = cameras.add(ref.id(), "Gate eye", "dunmark-post", new CameraPose(0, 0, 2.4, 0, 10), Camera.Settings.DEFAULT);
+            promises.alertWithin(ref.id(), 8);
+        });
+    }
+
+    @Test
+    void nothing_is_signed_while_something_is_open_that_nobody_spoke_of() {
+        Form form = sign();
+        assertThat(form.faultsOf("gate")).anySatisfy(fault -> assertThat(fault).contains("Phone rings within 8 s: not tried"))
+                .anySatisfy(fault -> assertThat(fault).contains("4 tests were not passed", "Live at home of Gate eye"));
+        assertThat(issues.of(ref.id())).isEmpty();
+    }
+
+    /** Each on its own, with whose word it is; half a remark is none. */
+    @Test
+    void remarks_are_kept_one_by_one_and_need_both_the_words_and_whose_they_are() {
+        Gate.Open first = state().gate().open().get(0);
+        int before = state().gate().open().size();
+        Form half = new Form(new HashMap<>(Map.of("remark-" + first.about(), "Later.")));
+        assertThat(signing.remark(ref, half)).isZero();
+        assertThat(half.faultAt("agreed-" + first.about())).contains("who of the household");
+        Form nothing = new Form(new HashMap<>());
+        signing.remark(ref, nothing);
+        assertThat(nothing.faultAt("remarks")).isNotNull();
+        assertThat(
+                signing.remark(ref, new Form(new HashMap<>(Map.of("remark-" + first.about(), "Later.", "agreed-" + first.about(), "Ida")))))
+                .isEqualTo(1);
+        assertThat(state().gate().open()).hasSize(before - 1);
+        assertThat(state().gate().agreed()).singleElement().satisfies(agreed -> assertThat(agreed.remark().agreedBy()).isEqualTo("Ida"));
+    }
+
+    @Test
+    void signing_freezes_the_pack_and_what_changes_later_makes_a_next_issue() throws Exception {
+        signing.takeAllAsItIs(ref, "Known, and taken so.", "Ida Quiller");
+        assertThat(sign().ok()).isTrue();
+        IssueRepository.Issue first = issues.of(ref.id()).get(0);
+        assertThat(first.number()).isEqualTo(1);
+        String document = issues.document(ref.id(), 1).orElseThrow();
+        assertThat(Signing.sha256(document.replace(first.sha256(), PackDrawer.HASH_HERE))).as("the hash is of what stands there")
+                .isEqualTo(first.sha256());
+        assertThat(Signing.sha256(document.replace(first.sha256(), PackDrawer.HASH_HERE).replace("Gate eye", "Gate eyE")))
+                .isNotEqualTo(first.sha256());
+        assertThat(state().differs()).isEmpty();
+        String frozen = text(1);
+        assertThat(frozen).contains("issue 1", "Known, and taken so.", "Ida Quiller", first.sha256(), "Gate eye", "5 Staithe");
+
+        changes.run(ref, Stage.PROVE, () -> cameras.rename(ref.id(), camera, "Lane eye"));
+        assertThat(state().differs()).anySatisfy(line -> assertThat(line).startsWith("no longer: Gate eye"))
+                .anySatisfy(line -> assertThat(line).startsWith("now: Lane eye"));
+        assertThat(text(1)).as("the old one stays").isEqualTo(frozen);
+        MockHttpServletResponse refused
+                = mvc.perform(post(ref.path() + "/prove/hand-over").with(user(ref.staff())).with(csrf())).andReturn()
+                        .getResponse();
+        assertThat(refused.getContentAsString()).contains("What was signed is so no longer: issue 2 is to be signed.");
+
+        signing.takeAllAsItIs(ref, "Known, and taken so.", "Ida Quiller");
+        assertThat(sign().ok()).isTrue();
+        assertThat(issues.of(ref.id())).extracting(IssueRepository.Issue::number).containsExactly(2, 1);
+        assertThat(state().differs()).isEmpty();
+        assertThat(text(2)).contains("issue 2", "Lane eye").doesNotContain("Gate eye");
+    }
+
+    /** A remark is on what stood there; once it stands otherwise it has to be spoken of again. */
+    @Test
+    void a_remark_holds_only_as_long_as_what_it_is_about_stands_as_it_did() {
+        signing.takeAllAsItIs(ref, "Known.", "Ida");
+        assertThat(state().gate().open()).isEmpty();
+        changes.run(ref, Stage.PROVE, () -> cameras.markJoined(ref.id(), camera));
+        assertThat(state().gate().open()).singleElement()
+                .satisfies(open -> assertThat(open.wording()).startsWith("Has a password of its own"));
+    }
+
+    @Test
+    void no_row_of_a_signed_pack_is_ever_written_again() {
+        signing.takeAllAsItIs(ref, "Known.", "Ida");
+        sign();
+        assertThatThrownBy(() -> demo.jdbc().sql("update pack_issue set document = 'other' where household_id = :id").param("id", ref.id())
+                .update()).isInstanceOf(DataAccessException.class).hasMessageContaining("a signed pack is never changed");
+    }
+
+    @Test
+    void the_draft_says_that_it_is_one() throws Exception {
+        assertThat(read(ref.path() + "/prove/pack.pdf")).contains("draft, not signed", "A draft. Not signed.").doesNotContain("SHA-256");
+        assertThat(mvc.perform(get(ref.path() + "/prove/issues/7.pdf").with(user(ref.staff()))).andReturn().getResponse().getStatus())
+                .isEqualTo(404);
+    }
+
+    private Form sign() {
+        Form form = new Form(new HashMap<>());
+        form.save(() -> signing.sign(ref, "Ida Quiller", STROKES, form));
+        return form;
+    }
+
+    private Signing.State state() {
+        return signing.state(frames.frame(ref, Stage.PROVE));
+    }
+
+    private String text(int number) throws Exception {
+        return read(ref.path() + "/prove/issues/" + number + ".pdf");
+    }
+
+    private String read(String path) throws Exception {
+        byte[] pdf = Made.file(mvc, get(path).with(user(ref.staff()))).getContentAsByteArray();
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+        }
+    }
+}
