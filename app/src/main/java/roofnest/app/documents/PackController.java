@@ -80,6 +80,7 @@ class PackController {
     @PreAuthorize("hasAuthority('REVEAL')")
     ResponseEntity<byte[]> sealedSheet(HouseholdRef ref) {
         Frame frame = frames.frame(ref, Stage.PROVE);
+        frame.household().requireSecretsOpen();
         List<Sealed> lines = new ArrayList<>();
         Optional<String> wifi = networks.find(ref.id())
                 .flatMap(network -> secrets.revealWifiPassword(ref.id(), network.id(), ref.by(), "sealed sheet printed"));

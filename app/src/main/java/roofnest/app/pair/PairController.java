@@ -119,6 +119,7 @@ class PairController {
     @PostMapping("/households/{household}/pair/runs/{run}/reveal")
     @PreAuthorize("hasAuthority('REVEAL')")
     String reveal(HouseholdRef ref, @PathVariable("run") long runId, RedirectAttributes flash) {
+        frames.frame(ref, Stage.PAIR).household().requireSecretsOpen();
         networks.find(ref.id()).flatMap(network -> secrets.revealWifiPassword(ref.id(), network.id(), ref.by(), "shown in a run"))
                 .ifPresent(password -> flash.addFlashAttribute("wifiPassword", password));
         return toRun(ref, runId);

@@ -1,17 +1,26 @@
 package roofnest.app.prove;
 
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 import org.springframework.stereotype.Service;
 
+import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.AccessRepository;
 import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.LogRepository;
+import roofnest.app.secrets.SecretStore;
 import roofnest.app.web.Form;
+import roofnest.core.access.Access;
 import roofnest.core.judge.Camera;
 import roofnest.core.promise.Stage;
 
@@ -24,15 +33,22 @@ public class HandOver {
     private final Signing signing;
     private final Frames frames;
     private final CameraRepository cameras;
+    private final SecretStore secrets;
+    private final LogRepository log;
+    private final Clock clock;
 
     HandOver(Changes changes, HouseholdRepository households, AccessRepository access, Signing signing, Frames frames,
-            CameraRepository cameras) {
+            CameraRepository cameras,
+            SecretStore secrets, LogRepository log, Clock clock) {
         this.changes = changes;
         this.households = households;
         this.access = access;
         this.signing = signing;
         this.frames = frames;
         this.cameras = cameras;
+        this.secrets = secrets;
+        this.log = log;
+        this.clock = clock;
     }
 
     /** What stands against handing over; what is broken does not, once the householder has said that they take it so. */
@@ -54,15 +70,50 @@ public class HandOver {
         return missing;
     }
 
+    /** All by which the firm could still look or get in: each has to be ended by somebody, and is said to be by whom. */
+    List<String> ends(Frame frame) {
+        List<String> ends = new ArrayList<>();
+        Access people = frame.facts().access();
+        people.people().stream().filter(person -> person.tie() == Access.Tie.FIRM).forEach(person -> frame.facts().cameras().stream()
+                .filter(camera -> people.grant(person.id(), camera.id()).isPresent())
+                .forEach(camera -> ends.add(person.name() + " taken off " + camera.name() + " in its app, and a try to look refused")));
+        secrets.known(frame.ref().id())
+                .forEach(secret -> ends.add(secret + ": changed by the householder, or given to them sealed and known to nobody else"));
+        return ends;
+    }
+
+    /** The form of somebody who ended all of it. */
+    public Map<String, String> allEnded(HouseholdRef ref) {
+        List<String> ends = ends(frames.frame(ref, Stage.PROVE));
+        return IntStream.range(0, ends.size()).boxed().collect(Collectors.toMap(i -> "end" + i, ends::get));
+    }
+
     /** Hands over, unless something stands against it by then; the form says what. */
     public void handOver(HouseholdRef ref, Form form) {
         changes.run(ref, Stage.CARE, () -> {
-            missing(cameras.of(ref.id()), signing.state(frames.frame(ref, Stage.PROVE)))
-                    .forEach(sentence -> form.fault("hand-over", sentence));
-            if (form.ok()) {
-                access.revokeFirm(ref.id());
-                households.handOver(ref.id());
+            Frame frame = frames.frame(ref, Stage.PROVE);
+            List<String> against = new ArrayList<>(missing(cameras.of(ref.id()), signing.state(frame)));
+            List<String> ends = ends(frame);
+            for (int i = 0; i < ends.size(); i++) {
+                if (!form.raw("end" + i).equals(ends.get(i))) {
+                    against.add("Not ended yet: " + ends.get(i) + ".");
+                }
             }
+            if (!against.isEmpty()) {
+                form.refuse("hand-over", against);
+                return;
+            }
+            ends.forEach(end -> log.add(ref.id(), null, LogRepository.Kind.NOTE, "Ended: " + end, LocalDate.now(clock), ref.by()));
+            access.revokeFirm(ref.id());
+            households.handOver(ref.id());
+        });
+    }
+
+    /** The work is taken up again in a house that was handed over; why, by whom and when stands in its log. */
+    void reopen(HouseholdRef ref, String reason) {
+        changes.run(ref, Stage.CARE, () -> {
+            households.reopen(ref.id());
+            log.add(ref.id(), null, LogRepository.Kind.NOTE, "The case was opened again: " + reason, LocalDate.now(clock), ref.by());
         });
     }
 }

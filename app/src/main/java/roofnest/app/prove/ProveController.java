@@ -118,8 +118,16 @@ class ProveController {
         if (!form.save(() -> handOver.handOver(ref, form))) {
             return page(ref, model, form);
         }
-        flash.addFlashAttribute("notice", "Handed over. The firm's own access to the cameras has ended.");
+        flash.addFlashAttribute("notice", "Handed over. The firm stands in no list of access any more, and shows no secret of this house.");
         return "redirect:" + ref.path() + "/care";
+    }
+
+    @PostMapping("/households/{household}/prove/reopen")
+    @PreAuthorize("hasAuthority('HAND_OVER')")
+    @Says("The case is open again. Why stands in the log.")
+    String reopen(HouseholdRef ref, Form form, Model model) {
+        String reason = form.text("reason", "why the case is opened again", 200);
+        return form.save(() -> handOver.reopen(ref, reason)) ? "redirect:" + ref.path() + "/prove" : page(ref, model, form);
     }
 
     private String page(HouseholdRef ref, Model model, Form form) {
@@ -129,6 +137,7 @@ class ProveController {
         Signing.State state = signing.state(frame);
         model.addAttribute("signing", state);
         model.addAttribute("missing", handOver.missing(frame.facts().cameras(), state));
+        model.addAttribute("ends", handOver.ends(frame));
         model.addAttribute("reveals", secrets.reveals(ref.id()));
         return "prove";
     }

@@ -43,7 +43,9 @@ record ProveView(List<CameraTests> cameras, Optional<TrialRepository.Signature> 
                 .orElse("");
         return newest(kind, cameraId, false, trials).map(trial -> new Test(kind, trial.passed() ? "kept" : "broken",
                 (trial.passed() ? "passed · " : "failed · ") + trial.decidedAt().format(DAY),
-                trial.said() + (trial.timed() == null ? " " : " " + trial.timed().words() + ", ") + "by " + trial.decidedBy(), rehearsal))
+                trial.said() + (trial.timed() == null ? " By " : trial.timed() == TrialRepository.Timed.TYPED ? " Typed, by "
+                        : " Timed by the phone, by ") + trial.decidedBy(),
+                rehearsal))
                 .orElse(new Test(kind, "untried", "not tried", "", rehearsal));
     }
 

@@ -115,6 +115,7 @@ class ReadyController {
     @PostMapping("/households/{household}/ready/reveal")
     @PreAuthorize("hasAuthority('REVEAL')")
     String reveal(HouseholdRef ref, RedirectAttributes flash) {
+        frames.frame(ref, Stage.READY).household().requireSecretsOpen();
         networks.find(ref.id()).flatMap(row -> secrets.revealWifiPassword(ref.id(), row.id(), ref.by(), "shown at Ready"))
                 .ifPresent(password -> flash.addFlashAttribute("wifiPassword", password));
         return toSheet(ref);
@@ -124,6 +125,7 @@ class ReadyController {
     @PostMapping("/households/{household}/ready/code")
     @PreAuthorize("hasAuthority('REVEAL')")
     String code(HouseholdRef ref, RedirectAttributes flash) {
+        frames.frame(ref, Stage.READY).household().requireSecretsOpen();
         NetworkRepository.NetworkRow row = networks.find(ref.id()).orElseThrow(NoSuchPage::new);
         if (!WifiCode.has(networks.withPassword(ref.id(), row))) {
             throw new BadInput("This network is joined by an enterprise log-in, and there is no code for that.");

@@ -1,5 +1,7 @@
 package roofnest.app.records;
 
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
 import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 
@@ -9,6 +11,7 @@ import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 import roofnest.app.watch.Metrics;
+import roofnest.app.web.BadInput;
 import roofnest.core.promise.Stage;
 
 /**
@@ -17,6 +20,8 @@ import roofnest.core.promise.Stage;
  */
 @Service
 public class Changes {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
+
     private final HouseholdRepository households;
     private final JudgedHouseholds judged;
     private final FindingRepository findings;
@@ -35,7 +40,7 @@ public class Changes {
     /** Makes the change of a stage's work, which the household has then reached. */
     @Transactional
     public <T> T make(HouseholdRef ref, Stage stage, Supplier<T> change) {
-        HouseholdRepository.Locked locked = metrics.waitingForLock(() -> households.lock(ref.id()));
+        HouseholdRepository.Locked locked = open(metrics.waitingForLock(() -> households.lock(ref.id())), stage);
         T result = change.get();
         households.reach(locked, stage);
         judge(locked);
@@ -71,7 +76,7 @@ public class Changes {
     /** Does a stage's work that no promise rests on, such as beginning a run: under the lock, without judging. */
     @Transactional
     public <T> T unjudged(HouseholdRef ref, Stage stage, Supplier<T> work) {
-        HouseholdRepository.Locked held = metrics.waitingForLock(() -> households.hold(ref.id()));
+        HouseholdRepository.Locked held = open(metrics.waitingForLock(() -> households.hold(ref.id())), stage);
         T result = work.get();
         households.reach(held, stage);
         return result;
@@ -85,7 +90,7 @@ public class Changes {
      */
     @Transactional
     public void step(HouseholdRef ref, Stage stage, BooleanSupplier step) {
-        HouseholdRepository.Locked held = metrics.waitingForLock(() -> households.hold(ref.id()));
+        HouseholdRepository.Locked held = open(metrics.waitingForLock(() -> households.hold(ref.id())), stage);
         boolean judged = step.getAsBoolean();
         households.reach(held, stage);
         if (judged) {
@@ -100,6 +105,15 @@ public class Changes {
         T result = change.get();
         judge(locked);
         return result;
+    }
+
+    /** The work of a house that was handed over is done, but for its care, until somebody opens the case again. */
+    private static HouseholdRepository.Locked open(HouseholdRepository.Locked locked, Stage stage) {
+        if (locked.handedOverAt() != null && stage != Stage.CARE) {
+            throw new BadInput("This house was handed over on " + locked.handedOverAt().format(DAY)
+                    + ". Open the case again at Prove, with a reason, before anything of the work is changed.");
+        }
+        return locked;
     }
 
     private void judge(HouseholdRepository.Locked locked) {

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.Optional;
 
+import roofnest.app.web.BadInput;
 import roofnest.core.promise.Stage;
 
 /**
@@ -46,6 +47,14 @@ public record Household(
 
     public String title() {
         return name + " · " + address;
+    }
+
+    /** @throws BadInput when it was handed over: the firm shows no secret of it any more */
+    public void requireSecretsOpen() {
+        if (handedOver()) {
+            throw new BadInput("This house was handed over: the firm shows no secret of it any more. Open the case again at Prove, with a "
+                    + "reason.");
+        }
     }
 
     public boolean handedOver() {

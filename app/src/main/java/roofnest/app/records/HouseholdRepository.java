@@ -43,7 +43,7 @@ public class HouseholdRepository {
     public record Overview(Household household, int kept, int thin, int broken, int untried) {}
 
     /** A household held in this transaction. @param changes that it has seen by now */
-    record Locked(long id, Stage stage, long changes) {}
+    record Locked(long id, Stage stage, long changes, OffsetDateTime handedOverAt) {}
 
     /**
      * Which households a page shows.
@@ -290,14 +290,14 @@ public class HouseholdRepository {
 
     /** Counts one more change of this household, and keeps every other waiting until the transaction ends. */
     Locked lock(long id) {
-        return jdbc.sql("update household set changes = changes + 1 where id = :id returning id, stage, changes")
+        return jdbc.sql("update household set changes = changes + 1 where id = :id returning id, stage, changes, handed_over_at")
                 .param("id", id)
                 .query(HouseholdRepository::locked).single();
     }
 
     /** Keeps every other change waiting until the transaction ends, and counts none. */
     Locked hold(long id) {
-        return jdbc.sql("select id, stage, changes from household where id = :id for update")
+        return jdbc.sql("select id, stage, changes, handed_over_at from household where id = :id for update")
                 .param("id", id)
                 .query(HouseholdRepository::locked).single();
     }
@@ -431,8 +431,15 @@ public class HouseholdRepository {
                 .update();
     }
 
+    /** Work goes on in a house that was handed over. */
+    public void reopen(long id) {
+        counts.changed();
+        jdbc.sql("update household set handed_over_at = null where id = :id").param("id", id).update();
+    }
+
     private static Locked locked(ResultSet row, int n) throws SQLException {
-        return new Locked(row.getLong("id"), Stage.valueOf(row.getString("stage")), row.getLong("changes"));
+        return new Locked(row.getLong("id"), Stage.valueOf(row.getString("stage")), row.getLong("changes"),
+                row.getObject("handed_over_at", OffsetDateTime.class));
     }
 
     private static Household household(ResultSet row, int n) throws SQLException {

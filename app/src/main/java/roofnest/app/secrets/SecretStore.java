@@ -83,6 +83,30 @@ public class SecretStore {
         return reveal(Which.hub(householdId, hubId), "password of " + hubName, by, why);
     }
 
+    /** What the firm has sealed of a household's, in words; nothing of what it says. */
+    public List<String> known(long householdId) {
+        return jdbc.sql("""
+            select case s.kind when 'WIFI_PASSWORD' then 'Wi-Fi password of ' || n.name
+                               when 'HUB_PASSWORD' then 'password of ' || h.name
+                               when 'INITIAL_PASSWORD' then 'sticker password of ' || c.name
+                               else 'password of ' || c.name end
+            from secret s
+            left join network n on n.id = s.network_id
+            left join camera c on c.id = s.camera_id
+            left join hub h on h.id = s.hub_id
+            where s.household_id = :householdId
+            order by 1
+            """)
+                .param("householdId", householdId)
+                .query(String.class).list();
+    }
+
+    /** Of a house that was handed over the firm shows no secret any more. */
+    private boolean isClosed(long householdId) {
+        return jdbc.sql("select handed_over_at is not null from household where id = :id").param("id", householdId)
+                .query(Boolean.class).single();
+    }
+
     /** A camera that leaves the house takes no password of its with it. */
     public void forgetCamera(long householdId, long cameraId) {
         jdbc.sql("delete from secret where household_id = :householdId and camera_id = :id")
@@ -208,6 +232,9 @@ public class SecretStore {
     }
 
     private Optional<String> reveal(Which which, String what, String by, String why) {
+        if (isClosed(which.householdId())) {
+            return Optional.empty();
+        }
         Optional<String> secret = open(which);
         secret.ifPresent(shown -> {
             jdbc.sql("""

@@ -9,7 +9,9 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 
 import java.time.LocalDate;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -29,9 +31,15 @@ import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.NetworkRepository;
 import roofnest.app.records.PromiseRepository;
+import roofnest.app.secrets.SecretStore;
+import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
+import roofnest.core.catalogue.Band;
+import roofnest.core.catalogue.WifiSecurity;
 import roofnest.core.judge.Camera;
+import roofnest.core.network.HomeNetwork;
 import roofnest.core.promise.Stage;
 import roofnest.core.view.CameraPose;
 
@@ -42,6 +50,9 @@ class SigningTest {
 
     @Autowired private Signing signing;
     @Autowired private IssueRepository issues;
+    @Autowired private HandOver handOver;
+    @Autowired private NetworkRepository networks;
+    @Autowired private SecretStore secrets;
     @Autowired private Frames frames;
     @Autowired private Changes changes;
     @Autowired private HouseholdRepository households;
@@ -128,6 +139,56 @@ class SigningTest {
         changes.run(ref, Stage.PROVE, () -> cameras.markJoined(ref.id(), camera));
         assertThat(state().gate().open()).singleElement()
                 .satisfies(open -> assertThat(open.wording()).startsWith("Has a password of its own"));
+    }
+
+    /** The firm is out only when somebody says of each way in that it was ended; then nothing of the work is changed or revealed. */
+    @Test
+    void handing_over_ends_every_way_in_by_name_and_the_case_is_opened_again_only_with_a_reason() throws Exception {
+        NetworkRepository.NetworkRow network = network();
+        signing.takeAllAsItIs(ref, "Known.", "Ida");
+        sign();
+        Form blind = new Form(new HashMap<>());
+        handOver.handOver(ref, blind);
+        assertThat(blind.faultsOf("hand-over")).singleElement().satisfies(
+                fault -> assertThat(fault).startsWith("Not ended yet: Wi-Fi password of staithe5: changed by the householder"));
+        assertThat(handedOver()).isFalse();
+        Form ended = new Form(handOver.allEnded(ref));
+        handOver.handOver(ref, ended);
+        assertThat(ended.ok()).isTrue();
+        assertThat(handedOver()).isTrue();
+        assertThat(words()).anySatisfy(line -> assertThat(line).startsWith("Ended: Wi-Fi password of staithe5"));
+
+        assertThatThrownBy(() -> changes.run(ref, Stage.SURVEY, () -> cameras.rename(ref.id(), camera, "Other")))
+                .isInstanceOf(BadInput.class).hasMessageContaining("was handed over on");
+        assertThat(secrets.revealWifiPassword(ref.id(), network.id(), ref.by(), "test")).isEmpty();
+        for (String look : List.of("/ready/reveal", "/ready/code", "/prove/sealed-sheet")) {
+            MockHttpServletResponse closed
+                    = mvc.perform(post(ref.path() + look).with(user(ref.staff())).with(csrf())).andReturn().getResponse();
+            assertThat(closed.getStatus()).as(look).isEqualTo(422);
+            assertThat(closed.getContentAsString()).contains("shows no secret of it any more").doesNotContain("nine-herons-wade");
+        }
+        changes.run(ref, Stage.CARE, () -> cameras.charged(ref.id(), camera, LocalDate.now()));
+        String again = ref.path() + "/prove/reopen";
+        assertThat(mvc.perform(post(again).with(user(ref.staff())).with(csrf())).andReturn().getResponse().getStatus()).isEqualTo(422);
+        assertThat(handedOver()).isTrue();
+        mvc.perform(post(again).param("reason", "Router was replaced.").with(user(ref.staff())).with(csrf()));
+        assertThat(handedOver()).isFalse();
+        assertThat(words()).contains("The case was opened again: Router was replaced.");
+        assertThat(secrets.revealWifiPassword(ref.id(), network.id(), ref.by(), "test")).contains("nine-herons-wade");
+    }
+
+    private NetworkRepository.NetworkRow network() {
+        changes.run(ref, Stage.READY, () -> networks.save(ref.id(),
+                new HomeNetwork("staithe5", "nine-herons-wade", Set.of(Band.GHZ_2_4), WifiSecurity.WPA2, false), 0, ref.by()));
+        return networks.find(ref.id()).orElseThrow();
+    }
+
+    private boolean handedOver() {
+        return households.get(ref.id()).handedOver();
+    }
+
+    private List<String> words() {
+        return demo.jdbc().sql("select words from log_entry where household_id = :id").param("id", ref.id()).query(String.class).list();
     }
 
     @Test

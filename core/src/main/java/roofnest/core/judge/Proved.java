@@ -62,9 +62,9 @@ final class Proved {
         }
         Optional<Proof> failed = counting.stream().filter(proof -> !proof.passed()).findFirst();
         if (failed.isPresent()) {
-            return told(failed.get());
+            return told(List.of(failed.get()));
         }
-        return untried.isEmpty() ? told(counting.get(0))
+        return untried.isEmpty() ? told(counting)
                 : because("Seen on site " + (untried.get(0).equals("by day") ? "in the dark" : "by day") + "; " + untried.get(0)
                         + " it is still to be tried.");
     }
@@ -102,13 +102,16 @@ final class Proved {
     }
 
     /** A test that says only yes or no leaves the measure as it was predicted, else at its limit. */
-    private Finding told(Proof proof) {
+    private Finding told(List<Proof> counting) {
+        Proof proof = counting.get(0);
+        String lights = counting.stream().flatMap(each -> each.light().stream())
+                .map(light -> light == Light.DAY ? "by day" : "in the dark").collect(Collectors.joining(" and "));
         double measured = proof.measured().orElse(predicted.measured().orElse(predicted.limit().value()));
         Standing standing = !proof.passed() ? Standing.BROKEN
                 : proof.measured().isPresent() ? predicted.limit().standing(measured) : Standing.KEPT;
         String reason = (proof.passed() ? "Tested on site by " : "The test on site failed, by ") + proof.by() + ", "
                 + cameras.get(proof.cameraId()).name()
-                + proof.light().map(light -> light == Light.DAY ? ", by day" : ", in the dark").orElse("")
+                + (lights.isEmpty() ? "" : ", " + lights)
                 + ": " + proof.said() + (predicted.standing() == Standing.UNTRIED ? "" : " Predicted: " + predicted.measuredText() + ".");
         return new Finding(promise.key(), OptionalDouble.of(measured), predicted.limit(), Evidence.PROVED, standing, reason,
                 predicted.remedies());

@@ -102,6 +102,11 @@ public record ProvePage(Page page) {
         return this;
     }
 
+    public ProvePage endAll() {
+        page.locator("input[name^=end]").all().forEach(Locator::check);
+        return this;
+    }
+
     public ProvePage handOver() {
         page.waitForNavigation(() -> page.getByText("Hand over and end the firm's access").click());
         return this;
