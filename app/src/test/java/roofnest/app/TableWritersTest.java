@@ -45,6 +45,7 @@ class TableWritersTest {
                 Map.entry("login_attempt", "LoginDelay"), Map.entry("mail", "MailRepository"), Map.entry("network", "NetworkRepository"),
                 Map.entry("other_thing", "OtherThingRepository"), Map.entry("person", "FirmRepository"),
                 Map.entry("plan_step", "PlanSteps"), Map.entry("practice", "PracticeRepository"),
+                Map.entry("pack_issue", "IssueRepository"), Map.entry("remark", "RemarkRepository"),
                 Map.entry("preparation", "PreparationRepository"), Map.entry("prepared_item", "PreparationRepository"),
                 Map.entry("price", "PriceBook"), Map.entry("promise", "PromiseRepository"), Map.entry("proof", "ProofRepository"),
                 Map.entry("reading", "ReadingRepository"), Map.entry("rehearsal", "RehearsalRepository"),

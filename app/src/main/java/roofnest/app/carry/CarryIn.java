@@ -212,7 +212,7 @@ public class CarryIn {
                 0));
         HouseholdRef ref = new HouseholdRef(id, staff);
         Map<String, String> keys = models(staff, in);
-        changes.run(ref, Stage.BRIEF, () -> {
+        changes.byHousehold(ref.id(), () -> {
             if (in.plan() != null) {
                 books.households().setPlan(id, in.plan().toString());
             }

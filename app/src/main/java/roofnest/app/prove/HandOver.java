@@ -78,7 +78,7 @@ public class HandOver {
                 .filter(camera -> people.grant(person.id(), camera.id()).isPresent())
                 .forEach(camera -> ends.add(person.name() + " taken off " + camera.name() + " in its app, and a try to look refused")));
         secrets.known(frame.ref().id())
-                .forEach(secret -> ends.add(secret + ": changed by the householder, or given to them sealed and known to nobody else"));
+                .forEach(secret -> ends.add(secret + ": changed by the householder, or handed to them on paper"));
         return ends;
     }
 

@@ -68,6 +68,8 @@ class PackTest {
         try (PDDocument document = Loader.loadPDF(response.getContentAsByteArray())) {
             assertThat(new PDFTextStripper().getText(document)).contains("Lamp-31077-oak", "two-herons-wait", "saltgate");
         }
-        assertThat(demo.count("secret_reveal") - before).isEqualTo(2);
+        long kept = demo.jdbc().sql("select count(*) from secret where household_id = :id and kind <> 'INITIAL_PASSWORD'")
+                .param("id", demo.household("Osgood")).query(Long.class).single();
+        assertThat(demo.count("secret_reveal") - before).as("one look at each").isEqualTo(kept).isGreaterThanOrEqualTo(2);
     }
 }
