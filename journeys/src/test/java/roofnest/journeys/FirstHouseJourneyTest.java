@@ -11,6 +11,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 
 import roofnest.journeys.pages.DrawPage;
+import roofnest.journeys.pages.ProvePage;
 
 /**
  * A new firm takes its first household from nothing to the hand-over, and puts right what went wrong on the way: a misspelt
@@ -136,11 +137,12 @@ class FirstHouseJourneyTest {
 
             // The householder signs by typing, and the paper has all of it.
             page.navigate(house + "/prove");
+            new ProvePage(page).takeAllAsItIs("We know of it.", "Isolde Penrose");
             fill(page, "signer", "Isolde Penrose");
             page.locator("input[name=typed]").check();
             page.waitForNavigation(() -> page.locator("#sign-form button[type=submit]").click());
             assertThat(page.locator("main")).containsText("signed by typing the name");
-            Assertions.assertThat(visit.file(house + "/prove/pack.pdf").status()).isEqualTo(200);
+            Assertions.assertThat(visit.file(house + "/prove/issues/1.pdf").status()).isEqualTo(200);
             page.navigate(house + "/sheet");
             page.locator("summary").filter(new Locator.FilterOptions().setHasText("make one out")).click();
             page.locator("#visitOn").fill(LocalDate.now().plusDays(9).toString());

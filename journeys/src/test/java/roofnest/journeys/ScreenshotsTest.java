@@ -56,15 +56,15 @@ class ScreenshotsTest {
         run.timePasses().see("Green, steady").hands().see("A live picture").done().hands().timePasses().see("Up to date");
         run.type("firmware", "2.4.1").tick("clockSet").done().type("serial", "PO-90017-Q").type("stickerKept", "under the base plate")
                 .done().done();
-        visit.household("Treloar").pair();
-        take(visit, "04-pair-ranking");
         rehearse(visit);
         visit.household("Quiller");
         quiller.mount().takeHeight("2.70 m");
         take(visit, "05-mount");
         coldNorthWall(visit);
-        visit.household("Peverell").prove();
+        visit.household("Lanyon").prove();
+        visit.page().locator(".gate-open summary").first().click();
         take(visit, "08-prove");
+        visit.household("Peverell").prove();
         pack(visit);
         visit.household("Lanyon").care();
         take(visit, "09-care");
@@ -72,6 +72,8 @@ class ScreenshotsTest {
         visit.size(390, 844).as("jory");
         visit.household("Brannock").pair().goOn().hands().see("Joined to").hands();
         take(visit, "04-pair-run-phone");
+        visit.household("Lanyon").prove().begin("Alert", "Lane eye").type("ring1", "3.4").type("ring2", "2.9");
+        take(visit, "08-prove-phone");
         String link = visit.household("Quiller").prepare("ida@quiller.example").link();
         new PreparePage(visit.size(390, 844).page(), link).open().tick("The router's label").tick("Your phone, charged");
         take(visit, "03-prepare-phone");
@@ -138,7 +140,7 @@ class ScreenshotsTest {
 
     private static void pack(Visit visit) throws IOException {
         String address = visit.page().url().replaceAll("(/households/[0-9]+).*", "$1");
-        try (PDDocument document = Loader.loadPDF(visit.file(address + "/prove/pack.pdf").body())) {
+        try (PDDocument document = Loader.loadPDF(visit.file(address + "/prove/issues/1.pdf").body())) {
             ImageIO.write(new PDFRenderer(document).renderImageWithDPI(0, 80), "png", FOLDER.resolve("08-pack.png").toFile());
         }
     }

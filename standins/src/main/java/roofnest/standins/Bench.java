@@ -82,6 +82,16 @@ public final class Bench {
         return table.phone.band5();
     }
 
+    /** Bars that phone and device show where the device lies, of three: what is seen before anything is sent. */
+    public int bars() {
+        return table.tooFar ? 1 : 3;
+    }
+
+    /** Whether another monitor lies about, switched on, that answers to the same code. */
+    public boolean otherMonitorOn() {
+        return table.pending.contains(Fault.OTHER_MONITOR);
+    }
+
     public String phoneSays() {
         return table.phoneSays;
     }

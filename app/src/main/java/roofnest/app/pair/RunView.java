@@ -18,6 +18,7 @@ import roofnest.core.catalogue.HubModel;
 import roofnest.core.catalogue.PairingMethod.Way;
 import roofnest.core.catalogue.Recovery;
 import roofnest.core.lang.Numbers;
+import roofnest.core.catalogue.Sight;
 import roofnest.core.pairing.Answer;
 import roofnest.core.pairing.Attention;
 import roofnest.core.pairing.RunEvent;
@@ -58,11 +59,15 @@ record RunView(
     /** @param run number of its open run; 0 when it has none */
     record DeviceLine(String name, String words, String state, long run, long secondsLeft) {}
 
-    /** @param nextInMs real milliseconds until the light changes of itself */
+    /**
+     * @param nextInMs real milliseconds until the light changes of itself
+     * @param bars of three, at the device
+     * @param found by looking it over; empty until somebody has
+     */
     record BenchView(
             LampView lamp, String deviceSays, String kind, String phoneWifi, String phoneSays, boolean autoJoin, boolean cable,
             boolean routerListens, boolean hub, boolean hubListens, Optional<Long> nextInMs,
-            List<FaultView> faults) {}
+            List<FaultView> faults, int bars, boolean onBand5, boolean otherMonitor, Optional<String> found) {}
 
     record FaultView(String key, String words, boolean pending) {}
 
@@ -164,7 +169,21 @@ record RunView(
                 bench.phoneSays(), bench.phoneAutoJoin(), bench.cableIn(), bench.routerListens(), hub,
                 bench.hubListens(), bench.nextChange().map(next -> Math.max(0, next.atMs() - bench.nowMs()) / open.speed()),
                 open.camera().isEmpty() ? List.of() : Arrays.stream(Fault.values()).filter(fault -> fault.concerns(open.run().way()))
-                        .map(fault -> new FaultView(fault.name(), fault.words(), bench.pendingFaults().contains(fault))).toList());
+                        .map(fault -> new FaultView(fault.name(), fault.words(), bench.pendingFaults().contains(fault))).toList(),
+                bench.bars(), bench.phoneOnBand5(), bench.otherMonitorOn(), bench.sight().flatMap(RunView::found));
+    }
+
+    /** What a look over the things on the bench finds. */
+    private static Optional<String> found(Sight sight) {
+        return switch (sight) {
+            case ANTENNA_LOOSE -> Optional.of("The antenna wobbles on its thread.");
+            case APP_OLD -> Optional.of("The phone's store offers an update of the app.");
+            case PHONE_ON_5 -> Optional.of("The phone's Wi-Fi page says 5 GHz.");
+            case MONITOR_ON -> Optional.of("Another monitor is on, and its light answers the code.");
+            case TOO_FAR -> Optional.of("One bar here, at the device as on the phone.");
+            case NOTHING_ODD -> Optional.of("All sits tight. Nothing odd is found.");
+            default -> Optional.empty();
+        };
     }
 
     /** Which body is drawn: the one that its document says. */

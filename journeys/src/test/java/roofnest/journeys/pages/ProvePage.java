@@ -88,6 +88,19 @@ public record ProvePage(Page page) {
         return this;
     }
 
+    /** Writes the same of everything that is open, and keeps it at once. */
+    public ProvePage takeAllAsItIs(String words, String who) {
+        for (Locator open : page.locator(".gate-open").all()) {
+            if (open.getAttribute("open") == null) {
+                open.locator("summary").click();
+            }
+            open.locator("input[name^=remark-]").fill(words);
+            open.locator("input[name^=agreed-]").fill(who);
+        }
+        page.waitForNavigation(() -> page.getByText("Keep these remarks").click());
+        return this;
+    }
+
     public ProvePage sign(String name) {
         page.locator("#signer").fill(name);
         page.locator("#sign-pad").scrollIntoViewIfNeeded();
