@@ -98,6 +98,7 @@ class ScreenshotsTest {
         take(visit, "02-survey-signal");
         page.waitForNavigation(() -> page.locator("#which-camera").selectOption(new SelectOption().setLabel("Wash eye")));
         new SurveyPage(page).type("heading", "318").type("tilt", "-8").saved();
+        panel(visit, "Promises");
         take(visit, "02-survey-roof");
         visit.household("Quiller");
         quiller.survey();

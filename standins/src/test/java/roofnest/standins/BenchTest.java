@@ -18,6 +18,7 @@ import roofnest.core.catalogue.DeviceState;
 import roofnest.core.catalogue.HandsOn;
 import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.catalogue.PairingMethod.Way;
+import roofnest.core.catalogue.Sight;
 import roofnest.core.pairing.Scripts;
 import roofnest.core.pairing.Step;
 
@@ -48,6 +49,24 @@ class BenchTest {
         hands(HandsOn.PHONE_HOME);
         assertThat(at(clockMs).phoneSays()).isEqualTo("Live picture");
         assertThat(at(clockMs).deviceCue()).isEqualTo(POST.setUp().cues().get(DeviceState.JOINED));
+    }
+
+    /** What a person could see before anything is sent, the bench shows: bars, the phone's band, another monitor. */
+    @Test
+    void what_bars_the_way_is_to_be_seen_until_it_is_put_right() {
+        assertThat(at(0).bars()).isEqualTo(3);
+        assertThat(at(0).otherMonitorOn() || at(0).phoneOnBand5()).isFalse();
+        place = place.oneBar();
+        assertThat(at(0).bars()).isEqualTo(1);
+        hands(HandsOn.LOOK_OVER);
+        assertThat(at(clockMs).sight()).contains(Sight.TOO_FAR);
+        hands(HandsOn.COME_NEARER);
+        assertThat(at(clockMs).bars()).isEqualTo(3);
+        acts.add(new BenchAct.Set(clockMs, Fault.PHONE_ON_5));
+        acts.add(new BenchAct.Set(clockMs, Fault.OTHER_MONITOR));
+        assertThat(at(clockMs).otherMonitorOn() && at(clockMs).phoneOnBand5()).isTrue();
+        acts.add(new BenchAct.Hands(clockMs, HandsOn.MONITOR_OFF, Way.PHONE_CODE));
+        assertThat(at(clockMs).otherMonitorOn()).isFalse();
     }
 
     @Test
