@@ -71,7 +71,7 @@ class AccessibilityTest {
     @Test
     void an_invitation_a_preparation_and_a_refused_form_have_no_violation(Visit visit) {
         List<String> violations = new ArrayList<>();
-        visit.as("tamsin").household("Quiller").share().role("Hesper Quiller", "viewer").invite("Hesper Quiller").openNewestInvitation();
+        visit.as("tamsin").household("Verrall").share().role("Anselm Verrall", "viewer").invite("Anselm Verrall").openNewestInvitation();
         check(visit, violations);
         visit.household("Tansley").prepare("lisbet@tansley.example").open();
         check(visit, violations);

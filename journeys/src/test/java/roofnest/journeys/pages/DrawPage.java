@@ -10,7 +10,7 @@ import com.microsoft.playwright.Page;
 /** The sheet that plans are drawn on. Points are metres of the plan: east and north. */
 public record DrawPage(Page page) {
     public static DrawPage begin(Page page) {
-        page.getByText("Draw it on an empty sheet").click();
+        page.waitForNavigation(() -> page.getByText("Draw it on an empty sheet").click());
         return new DrawPage(page);
     }
 

@@ -13,14 +13,15 @@ public record SharePage(Page page) {
         return row(person).locator(".flag");
     }
 
+    /** Of the first camera. */
     public SharePage role(String person, String role) {
-        row(person).locator("select").selectOption(new SelectOption().setLabel(role));
-        page.waitForNavigation(() -> row(person).getByText("Set", new Locator.GetByTextOptions().setExact(true)).click());
+        row(person).locator("select").first().selectOption(new SelectOption().setLabel(role));
+        page.waitForNavigation(() -> row(person).getByText("Set", new Locator.GetByTextOptions().setExact(true)).first().click());
         return this;
     }
 
     public SharePage invite(String person) {
-        page.waitForNavigation(() -> page.getByLabel("Invite " + person).click());
+        page.waitForNavigation(() -> page.getByLabel("Invite " + person).first().click());
         return this;
     }
 
