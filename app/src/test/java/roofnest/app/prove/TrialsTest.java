@@ -75,9 +75,14 @@ class TrialsTest {
     @Test
     void no_picture_breaks_the_link_whatever_was_predicted() {
         assertThat(finding("link").standing()).isNotEqualTo(Standing.BROKEN);
-        decide(TrialRepository.Kind.LIVE_AWAY, Map.of("passed", "false"));
+        decide(TrialRepository.Kind.LIVE_HOME, Map.of("passed", "false"));
         assertThat(finding("link").standing()).isEqualTo(Standing.BROKEN);
         assertThat(finding("link").reason()).contains("The test on site failed", "No moving picture came.", "Predicted: ");
+        decide(TrialRepository.Kind.LIVE_HOME, Map.of("passed", "true", "seconds", "2.5"));
+        assertThat(finding("link").standing()).as("it came again").isNotEqualTo(Standing.BROKEN);
+        assertThat(finding("link").evidence()).isEqualTo(Evidence.PREDICTED);
+        decide(TrialRepository.Kind.LIVE_AWAY, Map.of("passed", "false"));
+        assertThat(finding("link").standing()).as("the line's fault, not the link's").isNotEqualTo(Standing.BROKEN);
     }
 
     /** What is hard to believe is asked about once, at its field, and taken when it was meant so. */

@@ -135,7 +135,7 @@ public record Camera(
      * link where it hangs; of sight its pose and mask as well; of what is recorded and told also its zones and timing.
      */
     public String proofMark(Promise promise) {
-        String place = String.format(Locale.ROOT, "%s %.2f/%.2f/%.2f", model.key(), pose.xM(), pose.yM(), pose.heightM());
+        String place = String.format(Locale.ROOT, "%s %.2f/%.2f/%.2f", model.fullName(), pose.xM(), pose.yM(), pose.heightM());
         if (promise instanceof Promise.HoldsLink) {
             return place;
         }

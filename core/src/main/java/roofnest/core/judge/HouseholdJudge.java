@@ -85,7 +85,7 @@ public final class HouseholdJudge {
 
     private Judged judged(Promise promise, Hearing hearing, Names names) {
         Sighted sighted = rules.judge(promise, hearing);
-        return new Judged(promise, rules.wording(promise, names), Proved.of(hearing.facts(), promise, sighted.finding()),
+        return new Judged(promise, rules.wording(promise, names), Proved.of(hearing.facts(), promise, sighted),
                 sighted.cameraId());
     }
 

@@ -19,7 +19,7 @@ import roofnest.core.promise.Standing;
 /**
  * What tests on site make of what was predicted. Of each camera and light the newest test counts, while it still hangs and is set as
  * it was then. What one camera is enough for is kept by any that passed, in every light that was promised; what each has to do is
- * broken by any that failed.
+ * broken by any that failed, and kept once all were tried.
  */
 final class Proved {
     private static final int NAMES_SAID = 3;
@@ -28,16 +28,20 @@ final class Proved {
     private final Promise promise;
     private final Finding predicted;
 
-    private Proved(HouseholdFacts facts, Promise promise, Finding predicted) {
+    /** The camera that is predicted to keep it, or comes nearest to that. */
+    private final Optional<Long> relied;
+
+    private Proved(HouseholdFacts facts, Promise promise, Sighted sighted) {
         facts.cameras().forEach(camera -> cameras.put(camera.id(), camera));
         this.promise = promise;
-        this.predicted = predicted;
+        this.predicted = sighted.finding();
+        this.relied = sighted.cameraId();
     }
 
-    static Finding of(HouseholdFacts facts, Promise promise, Finding predicted) {
+    static Finding of(HouseholdFacts facts, Promise promise, Sighted sighted) {
         List<Proof> tests = facts.proofs().stream().filter(proof -> proof.promise().equals(promise.key()))
                 .sorted(Comparator.comparing(Proof::at)).toList();
-        return tests.isEmpty() ? predicted : new Proved(facts, promise, predicted).by(tests);
+        return tests.isEmpty() ? sighted.finding() : new Proved(facts, promise, sighted).by(tests);
     }
 
     private Finding by(List<Proof> tests) {
@@ -62,11 +66,32 @@ final class Proved {
         }
         Optional<Proof> failed = counting.stream().filter(proof -> !proof.passed()).findFirst();
         if (failed.isPresent()) {
-            return told(List.of(failed.get()));
+            return untestedRelied(holding, failed.get()).map(other -> because(cameras.get(failed.get().cameraId()).name()
+                    + " did not show it on site; " + other.name() + " is still to be tried."))
+                    .orElseGet(() -> told(List.of(failed.get())));
+        }
+        if (promise instanceof Promise.HoldsLink && counting.get(0).measured().isEmpty()) {
+            return because("A moving picture came on site; its signal was not read.");
+        }
+        List<String> silent = promise instanceof Promise.AlertWithin ? untestedOf(holding) : List.of();
+        if (!silent.isEmpty()) {
+            return because(
+                    "It was so for the others tested; " + named(silent) + (silent.size() == 1 ? " is" : " are") + " still to be tried.");
         }
         return untried.isEmpty() ? told(counting)
-                : because("Seen on site " + (untried.get(0).equals("by day") ? "in the dark" : "by day") + "; " + untried.get(0)
-                        + " it is still to be tried.");
+                : because((counting.isEmpty() ? "Tried" : "Seen on site") + (untried.get(0).equals("by day") ? " in the dark" : " by day")
+                        + (counting.isEmpty() ? " only; " : "; ") + untried.get(0) + " it is still to be tried.");
+    }
+
+    /** The camera that was relied on, where another one failed and that one was not tried in the same light. */
+    private Optional<Camera> untestedRelied(List<Proof> holding, Proof failed) {
+        boolean untested = oneIsEnough() && relied.isPresent() && relied.get() != failed.cameraId() && holding.stream()
+                .noneMatch(proof -> proof.cameraId() == relied.get() && proof.light().equals(failed.light()));
+        return untested && predicted.standing() != Standing.BROKEN ? relied.map(cameras::get) : Optional.empty();
+    }
+
+    private boolean oneIsEnough() {
+        return promise instanceof Promise.MakeOut || promise instanceof Promise.RecordedBefore;
     }
 
     /** The lights in which it has to be tried, each on its own; one without a name where light is no matter. */
@@ -86,14 +111,22 @@ final class Proved {
         }
         Comparator<Proof> worse = Comparator.comparing(Proof::passed)
                 .thenComparing(proof -> proof.measured().isPresent() ? predicted.limit().margin(proof.measured().getAsDouble()) : 0);
-        boolean oneIsEnough = promise instanceof Promise.MakeOut || promise instanceof Promise.RecordedBefore;
-        return Optional.of(oneIsEnough ? Collections.max(newest.values(), worse) : Collections.min(newest.values(), worse));
+        return Optional.of(oneIsEnough() ? Collections.max(newest.values(), worse) : Collections.min(newest.values(), worse));
+    }
+
+    /** Cameras without a test that holds. */
+    private List<String> untestedOf(List<Proof> holding) {
+        return cameras.values().stream().filter(camera -> holding.stream().noneMatch(proof -> proof.cameraId() == camera.id()))
+                .map(Camera::name).toList();
+    }
+
+    private static String named(List<String> names) {
+        return names.size() > NAMES_SAID ? names.size() + " cameras" : String.join(" and ", names);
     }
 
     private String moved(List<Proof> tests) {
         List<String> names = tests.stream().map(Proof::cameraId).distinct().map(id -> cameras.get(id).name()).toList();
-        String who = names.size() > NAMES_SAID ? names.size() + " cameras" : names.stream().collect(Collectors.joining(" and "));
-        return who + (names.size() == 1 ? " was" : " were") + " moved, masked or set anew since the test: to be tested again.";
+        return named(names) + (names.size() == 1 ? " was" : " were") + " moved, masked or set anew since the test: to be tested again.";
     }
 
     private Finding because(String also) {

@@ -174,10 +174,57 @@ class HouseholdJudgeTest {
         HouseholdFacts both = facts(List.of(stairs, ALERT), one, other);
         assertThat(finding(withProof(withProof(both, said(stairs, one, false)), said(stairs, other, true)), stairs.key()).standing())
                 .isEqualTo(Standing.KEPT);
+        assertThat(finding(withProof(both, rang(one, 3, 0)), ALERT.key()).reason()).endsWith("Other is still to be tried.");
+        assertThat(finding(withProof(both, rang(one, 3, 0)), ALERT.key()).standing()).as("one of two is no proof of both")
+                .isEqualTo(Standing.UNTRIED);
         HouseholdFacts rings = withProof(withProof(both, rang(one, 3, 0)), said(ALERT, other, false));
         assertThat(finding(rings, ALERT.key()).standing()).isEqualTo(Standing.BROKEN);
         assertThat(finding(withProof(withProof(both, rang(one, 3, 0)), rang(other, 5.9, 0)), ALERT.key()).measured())
                 .as("the slowest counts").hasValue(5.9);
+    }
+
+    /** Who was never relied on breaks nothing by failing, as long as the one that was has not been tried. */
+    @Test
+    void a_failure_of_another_camera_leaves_the_one_relied_on_to_be_tried() {
+        Camera good = camera(UP_THE_WALL);
+        Camera poor
+                = new Camera(8, "Other", good.model(), AT_CORNER, Set.of(), Camera.Settings.DEFAULT, true, true, true, Optional.empty());
+        Promise stairs = new Promise.MakeOut(PromiseKey.written(1), DetailLevel.RECOGNISE, "river-stairs", Light.DAY);
+        HouseholdFacts both = facts(List.of(stairs), good, poor);
+        assertThat(finding(both, stairs.key()).standing()).isEqualTo(Standing.KEPT);
+        HouseholdFacts poorFailed = withProof(both, said(stairs, poor, false));
+        assertThat(finding(poorFailed, stairs.key()).standing()).isEqualTo(Standing.KEPT);
+        assertThat(finding(poorFailed, stairs.key()).evidence()).isEqualTo(Evidence.PREDICTED);
+        assertThat(finding(poorFailed, stairs.key()).reason()).endsWith("Other did not show it on site; " + good.name()
+                + " is still to be tried.");
+        assertThat(finding(withProof(poorFailed, said(stairs, good, false)), stairs.key()).standing()).isEqualTo(Standing.BROKEN);
+    }
+
+    /** A picture without its signal settles nothing of the link, but it does settle that there is one again. */
+    @Test
+    void a_picture_that_came_again_takes_back_the_failure_and_no_more() {
+        Camera camera = camera(AT_CORNER);
+        Promise link = new Promise.HoldsLink(PromiseKey.ofCamera(7, "link"), 7);
+        HouseholdFacts facts = facts(List.of(), camera);
+        Proof none = new Proof(link.key(), 7, false, OptionalDouble.empty(), Optional.empty(), "No moving picture came.",
+                camera.proofMark(link), Instant.EPOCH, "Jory");
+        Proof again = new Proof(link.key(), 7, true, OptionalDouble.empty(), Optional.empty(), "A moving picture.", camera.proofMark(link),
+                Instant.ofEpochSecond(60), "Jory");
+        assertThat(finding(withProof(facts, none), link.key()).standing()).isEqualTo(Standing.BROKEN);
+        Finding now = finding(withProof(withProof(facts, none), again), link.key());
+        assertThat(now.standing()).isEqualTo(finding(facts, link.key()).standing());
+        assertThat(now.evidence()).isEqualTo(Evidence.PREDICTED);
+        assertThat(now.reason()).endsWith("its signal was not read.");
+    }
+
+    @Test
+    void a_walk_by_day_says_nothing_of_what_is_promised_at_night_alone() {
+        Camera camera = camera(AT_CORNER);
+        Promise night = new Promise.MakeOut(PromiseKey.written(1), DetailLevel.RECOGNISE, "river-stairs", Light.NIGHT);
+        HouseholdFacts facts = facts(List.of(night), camera);
+        Finding dayFailed = finding(withProof(facts, said(night, camera, false, Light.DAY)), night.key());
+        assertThat(dayFailed.standing()).isEqualTo(finding(facts, night.key()).standing());
+        assertThat(dayFailed.reason()).endsWith("Tried by day only; in the dark it is still to be tried.");
     }
 
     /** By day nothing is proved of the dark. */
