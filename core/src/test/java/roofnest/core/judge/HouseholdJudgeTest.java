@@ -186,9 +186,9 @@ class HouseholdJudgeTest {
     /** Who was never relied on breaks nothing by failing, as long as the one that was has not been tried. */
     @Test
     void a_failure_of_another_camera_leaves_the_one_relied_on_to_be_tried() {
-        Camera good = camera(UP_THE_WALL);
+        Camera good = camera(AT_CORNER);
         Camera poor
-                = new Camera(8, "Other", good.model(), AT_CORNER, Set.of(), Camera.Settings.DEFAULT, true, true, true, Optional.empty());
+                = new Camera(8, "Other", good.model(), UP_THE_WALL, Set.of(), Camera.Settings.DEFAULT, true, true, true, Optional.empty());
         Promise stairs = new Promise.MakeOut(PromiseKey.written(1), DetailLevel.RECOGNISE, "river-stairs", Light.DAY);
         HouseholdFacts both = facts(List.of(stairs), good, poor);
         assertThat(finding(both, stairs.key()).standing()).isEqualTo(Standing.KEPT);
