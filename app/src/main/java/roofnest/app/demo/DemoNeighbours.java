@@ -1,7 +1,9 @@
 package roofnest.app.demo;
 
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -10,6 +12,7 @@ import org.springframework.stereotype.Component;
 
 import roofnest.app.records.LogRepository;
 import roofnest.app.firm.Staff;
+import roofnest.app.household.Frames;
 import roofnest.app.pair.RunHands;
 import roofnest.app.pair.Runs;
 import roofnest.app.prove.HandOver;
@@ -41,17 +44,19 @@ class DemoNeighbours {
     private final RunHands hands;
     private final Trials trials;
     private final Signing signing;
+    private final Frames frames;
     private final HandOver handOver;
     private final LogRepository log;
     private final SecretStore secrets;
 
-    DemoNeighbours(DemoTools tools, Runs runs, RunHands hands, Trials trials, Signing signing, HandOver handOver,
+    DemoNeighbours(DemoTools tools, Runs runs, RunHands hands, Trials trials, Signing signing, Frames frames, HandOver handOver,
             LogRepository log, SecretStore secrets) {
         this.tools = tools;
         this.runs = runs;
         this.hands = hands;
         this.trials = trials;
         this.signing = signing;
+        this.frames = frames;
         this.handOver = handOver;
         this.log = log;
         this.secrets = secrets;
@@ -163,20 +168,44 @@ class DemoNeighbours {
             tools.cameras.charged(ref.id(), camera, today.minusDays(20));
             tools.access.grant(ref.id(), owner, camera, Access.Role.OWNER, null);
         });
-        Map<String, String> seen
-                = Map.of("passed", "true", "seconds", "3.4", "signalDbm", "-54", "ring1", "3.1", "ring2", "2.8", "ring3", "4.2",
-                        "ring4", "3.0", "ring5", "3.3");
-        for (TrialRepository.Kind kind : TrialRepository.Kind.values()) {
-            trials.decideAsTyped(ref, trials.begin(ref, camera, kind), new HashMap<>(seen));
-        }
-        Map<String, String> inTheDark = new HashMap<>(Map.of("passed", "true", "light", Light.NIGHT.name()));
-        trials.decideAsTyped(ref, trials.begin(ref, camera, TrialRepository.Kind.WALK), inTheDark);
-        signing.takeAllAsItIs(ref, "Lisbet knows of it and takes it as it is.", "Lisbet Peverell");
+        Map<String, String> seen = new HashMap<>(Map.of("passed", "true", "seconds", "3.4", "ring1", "3.1", "ring2", "2.8", "ring3", "4.2",
+                "ring4", "3.0", "ring5", "3.3", "light", Light.DAY.name()));
+        tools.promises.of(ref.id()).forEach(promise -> seen.put("seen-" + promise.key(), "yes"));
+        Arrays.stream(TrialRepository.Kind.values()).forEach(kind -> tested(ref, camera, kind, seen));
+        seen.put("light", Light.NIGHT.name());
+        tested(ref, camera, TrialRepository.Kind.WALK, seen);
+        seen.put("signalDbm", "-54");
+        tested(ref, camera, TrialRepository.Kind.LIVE_HOME, seen);
+        takenAsItIs(ref);
         signing.sign(ref, "Lisbet Peverell",
                 "M60 96L72 60L84 40L90 70L96 98L120 98M140 96L150 70L160 96L170 74L182 96L196 72L210 98L240 88L270 96L330 90",
                 new Form(new HashMap<>()));
-        handOver.handOver(ref, new Form(handOver.allEnded(ref)));
+        ended(ref);
         log.add(ref.id(), camera, LogRepository.Kind.NOTE, "Handed over, all tests passed.", today, "Jory Penhale");
+    }
+
+    private void tested(HouseholdRef ref, long camera, TrialRepository.Kind kind, Map<String, String> seen) {
+        trials.decide(ref, trials.begin(ref, camera, kind), new Form(new HashMap<>(seen)));
+    }
+
+    private void takenAsItIs(HouseholdRef ref) {
+        Map<String, String> said = new HashMap<>();
+        signing.state(frames.frame(ref, Stage.PROVE)).gate().open().forEach(open -> {
+            said.put(open.remark(), "Lisbet knows of it and takes it as it is.");
+            said.put(open.agreed(), "Lisbet Peverell");
+        });
+        if (!said.isEmpty()) {
+            signing.remark(ref, new Form(said));
+        }
+    }
+
+    private void ended(HouseholdRef ref) {
+        List<String> ends = handOver.ends(frames.frame(ref, Stage.PROVE));
+        Map<String, String> ticks = new HashMap<>();
+        for (int i = 0; i < ends.size(); i++) {
+            ticks.put("end" + i, ends.get(i));
+        }
+        handOver.handOver(ref, new Form(ticks));
     }
 
     private void frontDoor(HouseholdRef ref) {

@@ -284,7 +284,7 @@ class Rehearsals {
 
         @Override
         public Subject subject(Open open) {
-            return new RehearsedSubject(open.device());
+            return RehearsedSubject.inTheRoom(open.device());
         }
 
         @Override

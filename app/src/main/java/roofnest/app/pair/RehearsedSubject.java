@@ -6,26 +6,27 @@ import java.util.Optional;
 import roofnest.app.records.CameraRepository;
 import roofnest.core.catalogue.Joinable;
 
-/** A stand-in in a rehearsal: the same is asked of what is typed, and nothing of it is kept. */
-record RehearsedSubject(Joinable device) implements Subject {
-    @Override
-    public String name() {
-        return device.fullName();
+/** A stand-in, of a house's own device or in the rehearsal room: the same is asked of what is typed, and nothing of it is kept. */
+record RehearsedSubject(String name, Joinable device, Optional<CameraRepository.Record> camera,
+        List<String> otherNames) implements Subject {
+    /** In the rehearsal room, where no house is. */
+    static RehearsedSubject inTheRoom(Joinable device) {
+        return new RehearsedSubject(device.fullName(), device, Optional.empty(), List.of());
     }
 
-    @Override
-    public Optional<CameraRepository.Record> camera() {
-        return Optional.empty();
+    /** In the place of a house's own device. */
+    static RehearsedSubject of(Subject real) {
+        return new RehearsedSubject(real.name(), real.device(), real.camera(), real.otherNames());
     }
 
     @Override
     public void markJoined() {
-        // Nothing of a rehearsal is written down.
+        // Only a stand-in is joined.
     }
 
     @Override
     public String ownPassword(String password) {
-        return "own password set";
+        return "own password set on the stand-in";
     }
 
     @Override
@@ -35,7 +36,7 @@ record RehearsedSubject(Joinable device) implements Subject {
 
     @Override
     public void settle(String firmware, String recoveryAddress) {
-        // Nothing of a rehearsal is written down.
+        // The real one may show another version.
     }
 
     @Override
@@ -45,16 +46,11 @@ record RehearsedSubject(Joinable device) implements Subject {
 
     @Override
     public void keepSticker(String serial, String kept) {
-        // Nothing of a rehearsal is written down.
+        // A stand-in's sticker is nobody's.
     }
 
     @Override
     public void rename(String name, String room) {
-        // Nothing of a rehearsal is written down.
-    }
-
-    @Override
-    public List<String> otherNames() {
-        return List.of();
+        // The real one keeps its name until its own run.
     }
 }

@@ -32,7 +32,7 @@ class Subjects {
 
     Subject of(HouseholdRef ref, Site site, RunRepository.Run run) {
         Subject real = real(ref, site, run);
-        return run.bench() ? new Rehearsing(real) : real;
+        return run.bench() ? RehearsedSubject.of(real) : real;
     }
 
     private Subject real(HouseholdRef ref, Site site, RunRepository.Run run) {

@@ -22,20 +22,14 @@ public record Gate(List<Open> open, List<Agreed> agreed) {
 
     /** @param about key of the promise, or {@link #TESTS} @param stands in words */
     public record Open(String about, String wording, String stands, String why) {
-        String remarkField() {
+        /** Field of what was agreed. */
+        public String remark() {
             return "remark-" + about;
         }
 
-        String agreedField() {
-            return "agreed-" + about;
-        }
-
-        public String remark() {
-            return remarkField();
-        }
-
+        /** Field of who agreed. */
         public String agreed() {
-            return agreedField();
+            return "agreed-" + about;
         }
     }
 

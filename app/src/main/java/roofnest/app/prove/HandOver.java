@@ -4,9 +4,6 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 
 import org.springframework.stereotype.Service;
 
@@ -71,7 +68,7 @@ public class HandOver {
     }
 
     /** All by which the firm could still look or get in: each has to be ended by somebody, and is said to be by whom. */
-    List<String> ends(Frame frame) {
+    public List<String> ends(Frame frame) {
         List<String> ends = new ArrayList<>();
         Access people = frame.facts().access();
         people.people().stream().filter(person -> person.tie() == Access.Tie.FIRM).forEach(person -> frame.facts().cameras().stream()
@@ -80,12 +77,6 @@ public class HandOver {
         secrets.known(frame.ref().id())
                 .forEach(secret -> ends.add(secret + ": changed by the householder, or handed to them on paper"));
         return ends;
-    }
-
-    /** The form of somebody who ended all of it. */
-    public Map<String, String> allEnded(HouseholdRef ref) {
-        List<String> ends = ends(frames.frame(ref, Stage.PROVE));
-        return IntStream.range(0, ends.size()).boxed().collect(Collectors.toMap(i -> "end" + i, ends::get));
     }
 
     /** Hands over, unless something stands against it by then; the form says what. */

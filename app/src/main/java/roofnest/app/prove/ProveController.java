@@ -75,9 +75,7 @@ class ProveController {
     @PostMapping("/households/{household}/prove/trials/{trial}/seen")
     @Says("The result is noted.")
     String seen(HouseholdRef ref, @PathVariable("trial") long trialId, Form form, Model model) {
-        Trials.Running running = trials.running(ref, trialId);
-        Optional<Seen> seen = Seen.read(form, running.trial().kind(), running.watched(), running.predicted());
-        return seen.isPresent() && form.save(() -> trials.decide(ref, trialId, seen.get())) ? "redirect:" + ref.path() + "/prove"
+        return form.save(() -> trials.decide(ref, trialId, form)) ? "redirect:" + ref.path() + "/prove"
                 : trialPage(ref, trialId, model, form);
     }
 

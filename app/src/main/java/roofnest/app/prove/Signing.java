@@ -48,7 +48,7 @@ public class Signing {
         }
     }
 
-    State state(Frame frame) {
+    public State state(Frame frame) {
         long household = frame.ref().id();
         List<RemarkRepository.Remark> said = remarks.of(household);
         List<IssueRepository.Issue> signed = issues.of(household);
@@ -75,12 +75,12 @@ public class Signing {
         return changes.make(ref, Stage.PROVE, () -> {
             int kept = 0;
             for (Gate.Open open : gate(frames.frame(ref, Stage.PROVE), remarks.of(ref.id())).open()) {
-                if (form.raw(open.remarkField()).isBlank() && form.raw(open.agreedField()).isBlank()) {
+                if (form.raw(open.remark()).isBlank() && form.raw(open.agreed()).isBlank()) {
                     continue;
                 }
-                String words = form.text(open.remarkField(), "what was agreed", 300);
-                String agreedBy = form.text(open.agreedField(), "who of the household takes it so", 80);
-                if (form.faultAt(open.remarkField()) == null && form.faultAt(open.agreedField()) == null) {
+                String words = form.text(open.remark(), "what was agreed", 300);
+                String agreedBy = form.text(open.agreed(), "who of the household takes it so", 80);
+                if (form.faultAt(open.remark()) == null && form.faultAt(open.agreed()) == null) {
                     remarks.keep(ref.id(), open.about(), open.stands(), words, agreedBy, ref.by());
                     kept++;
                 }
@@ -90,12 +90,6 @@ public class Signing {
             }
             return kept;
         });
-    }
-
-    /** The same words for everything that is open. */
-    public void takeAllAsItIs(HouseholdRef ref, String words, String agreedBy) {
-        changes.run(ref, Stage.PROVE, () -> gate(frames.frame(ref, Stage.PROVE), remarks.of(ref.id())).open()
-                .forEach(open -> remarks.keep(ref.id(), open.about(), open.stands(), words, agreedBy, ref.by())));
     }
 
     /** Freezes the pack as it stands, under the household's lock; refused at the form while something is open. */

@@ -17,10 +17,12 @@ import roofnest.core.trial.Rings;
  *
  * @param rehearsal what the stand-in shows; empty for a real camera
  * @param places what is asked of the clip of a walk, of a real camera
+ * @param asksForSignal what the app shows of the camera's signal
  * @param rings fields of the times to the ring, of a real camera
  */
 record TrialView(long id, String kind, String title, String how, String camera, String instruction, Optional<Rehearsal> rehearsal,
-        List<PlaceAsked> places, List<Integer> rings, String asksHowLong, String question, String yes, String no, boolean decided,
+        List<PlaceAsked> places, List<Integer> rings, String asksHowLong, boolean asksForSignal, String question, String yes, String no,
+        boolean decided,
         String said) {
     /**
      * @param waitS how long the stand-in makes one wait before there is something to see
@@ -46,7 +48,7 @@ record TrialView(long id, String kind, String title, String how, String camera, 
                     case LIVE_HOME, LIVE_AWAY -> "From the tap on the camera to the moving picture, s";
                     case ALERT -> "From the first step into the picture to the ring, s";
                     case WALK -> "";
-                },
+                }, kind == TrialRepository.Kind.LIVE_HOME,
                 switch (kind) {
                     case LIVE_HOME, LIVE_AWAY -> "Is the picture moving and the clock right?";
                     case WALK -> "Is there a clip of the walk, and does it play back?";

@@ -2,7 +2,6 @@ package roofnest.app.prove;
 
 import java.time.Clock;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -133,27 +132,21 @@ public class Trials {
         })).isPresent();
     }
 
-    /** What was seen of a real camera. It proves what it kept and breaks what it did not, whatever was predicted. */
-    public void decide(HouseholdRef ref, long trialId, Seen seen) {
+    /**
+     * What was seen of a real camera, as it was typed; faults go to their fields and nothing is kept. It proves what it kept and
+     * breaks what it did not, whatever was predicted.
+     */
+    public void decide(HouseholdRef ref, long trialId, Form form) {
         Running running = running(ref, trialId);
         if (running.trial().onStandIns()) {
             throw new BadInput("This is a rehearsal on stand-ins; it proves nothing.");
         }
-        changes.run(ref, Stage.PROVE, () -> {
-            decided(ref, trialId, new TrialRepository.Decided(seen.passed(), seen.seconds(), seen.timed(), seen.said()));
-            Camera camera = cameras.get(ref.id(), running.camera().id()).camera();
-            proofs(running, camera, seen, promises.of(ref.id()), ref).forEach(proof -> proofs.add(ref.id(), proof));
-        });
-    }
-
-    /** What was typed, read as the page's form would be; at a walk every place asked about was shown. */
-    public void decideAsTyped(HouseholdRef ref, long trialId, Map<String, String> typed) {
-        Running running = running(ref, trialId);
-        running.watched().forEach(judged -> typed.putIfAbsent(Seen.field(judged), "yes"));
-        typed.putIfAbsent("light", Light.DAY.name());
-        Form form = new Form(typed);
-        decide(ref, trialId, Seen.read(form, running.trial().kind(), running.watched(), running.predicted())
-                .orElseThrow(() -> new BadInput("This is no result of a test.")));
+        Seen.read(form, running.trial().kind(), running.watched(), running.predicted())
+                .ifPresent(seen -> changes.run(ref, Stage.PROVE, () -> {
+                    decided(ref, trialId, new TrialRepository.Decided(seen.passed(), seen.seconds(), seen.timed(), seen.said()));
+                    Camera camera = cameras.get(ref.id(), running.camera().id()).camera();
+                    proofs(running, camera, seen, promises.of(ref.id()), ref).forEach(proof -> proofs.add(ref.id(), proof));
+                }));
     }
 
     /** How a rehearsal went. */

@@ -102,7 +102,7 @@ class SigningTest {
 
     @Test
     void signing_freezes_the_pack_and_what_changes_later_makes_a_next_issue() throws Exception {
-        signing.takeAllAsItIs(ref, "Known, and taken so.", "Ida Quiller");
+        takeAllAsItIs("Known, and taken so.", "Ida Quiller");
         assertThat(sign().ok()).isTrue();
         IssueRepository.Issue first = issues.of(ref.id()).get(0);
         assertThat(first.number()).isEqualTo(1);
@@ -124,7 +124,7 @@ class SigningTest {
                         .getResponse();
         assertThat(refused.getContentAsString()).contains("What was signed is so no longer: issue 2 is to be signed.");
 
-        signing.takeAllAsItIs(ref, "Known, and taken so.", "Ida Quiller");
+        takeAllAsItIs("Known, and taken so.", "Ida Quiller");
         assertThat(sign().ok()).isTrue();
         assertThat(issues.of(ref.id())).extracting(IssueRepository.Issue::number).containsExactly(2, 1);
         assertThat(state().differs()).isEmpty();
@@ -134,7 +134,7 @@ class SigningTest {
     /** A remark is on what stood there; once it stands otherwise it has to be spoken of again. */
     @Test
     void a_remark_holds_only_as_long_as_what_it_is_about_stands_as_it_did() {
-        signing.takeAllAsItIs(ref, "Known.", "Ida");
+        takeAllAsItIs("Known.", "Ida");
         assertThat(state().gate().open()).isEmpty();
         changes.run(ref, Stage.PROVE, () -> cameras.markJoined(ref.id(), camera));
         assertThat(state().gate().open()).singleElement()
@@ -145,14 +145,14 @@ class SigningTest {
     @Test
     void handing_over_ends_every_way_in_by_name_and_the_case_is_opened_again_only_with_a_reason() throws Exception {
         NetworkRepository.NetworkRow network = network();
-        signing.takeAllAsItIs(ref, "Known.", "Ida");
+        takeAllAsItIs("Known.", "Ida");
         sign();
         Form blind = new Form(new HashMap<>());
         handOver.handOver(ref, blind);
         assertThat(blind.faultsOf("hand-over")).singleElement().satisfies(
                 fault -> assertThat(fault).startsWith("Not ended yet: Wi-Fi password of staithe5: changed by the householder"));
         assertThat(handedOver()).isFalse();
-        Form ended = new Form(handOver.allEnded(ref));
+        Form ended = new Form(allEnded());
         handOver.handOver(ref, ended);
         assertThat(ended.ok()).isTrue();
         assertThat(handedOver()).isTrue();
@@ -193,7 +193,7 @@ class SigningTest {
 
     @Test
     void no_row_of_a_signed_pack_is_ever_written_again() {
-        signing.takeAllAsItIs(ref, "Known.", "Ida");
+        takeAllAsItIs("Known.", "Ida");
         sign();
         assertThatThrownBy(() -> demo.jdbc().sql("update pack_issue set document = 'other' where household_id = :id").param("id", ref.id())
                 .update()).isInstanceOf(DataAccessException.class).hasMessageContaining("a signed pack is never changed");
@@ -204,6 +204,19 @@ class SigningTest {
         assertThat(read(ref.path() + "/prove/pack.pdf")).contains("draft, not signed", "A draft. Not signed.").doesNotContain("SHA-256");
         assertThat(mvc.perform(get(ref.path() + "/prove/issues/7.pdf").with(user(ref.staff()))).andReturn().getResponse().getStatus())
                 .isEqualTo(404);
+    }
+
+    private void takeAllAsItIs(String words, String who) {
+        Map<String, String> said = new HashMap<>();
+        state().gate().open().forEach(open -> said.putAll(Map.of(open.remark(), words, open.agreed(), who)));
+        signing.remark(ref, new Form(said));
+    }
+
+    private Map<String, String> allEnded() {
+        List<String> ends = handOver.ends(frames.frame(ref, Stage.PROVE));
+        Map<String, String> ticks = new HashMap<>();
+        ends.forEach(end -> ticks.put("end" + ends.indexOf(end), end));
+        return ticks;
     }
 
     private Form sign() {

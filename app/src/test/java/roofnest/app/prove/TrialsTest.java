@@ -7,7 +7,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.UUID;
 
 import org.junit.jupiter.api.BeforeEach;
@@ -132,7 +131,7 @@ class TrialsTest {
         Map<String, String> no = new HashMap<>(Map.of("passed", "true", "light", "DAY"));
         watched.forEach(judged -> no.put(Seen.field(judged), "untried"));
         no.put(Seen.field(asked), "no");
-        trials.decide(ref, trial, read(trial, new Form(no)).orElseThrow());
+        trials.decide(ref, trial, new Form(no));
         assertThat(of(asked.promise().key()).reason()).as("another camera is relied on there")
                 .endsWith("did not show it on site; Road eye is still to be tried.");
         assertThat(of(asked.promise().key()).evidence()).isEqualTo(Evidence.PREDICTED);
@@ -193,7 +192,7 @@ class TrialsTest {
     }
 
     private void decide(TrialRepository.Kind kind, Map<String, String> typed) {
-        trials.decideAsTyped(ref, trials.begin(ref, camera, kind), new HashMap<>(typed));
+        trials.decide(ref, trials.begin(ref, camera, kind), new Form(new HashMap<>(typed)));
     }
 
     private Optional<Seen> read(long trial, Form form) {
@@ -201,9 +200,8 @@ class TrialsTest {
         return Seen.read(form, running.trial().kind(), running.watched(), running.predicted());
     }
 
-    private static Seen any() {
-        return new Seen(true, OptionalDouble.of(3), TrialRepository.Timed.TYPED, OptionalDouble.empty(), Optional.empty(), Map.of(),
-                "A moving picture.");
+    private static Form any() {
+        return new Form(new HashMap<>(Map.of("passed", "true", "seconds", "3")));
     }
 
     private TrialRepository.Trial newest() {
