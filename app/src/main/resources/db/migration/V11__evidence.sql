@@ -4,6 +4,7 @@ alter table trial add column on_stand_ins boolean not null default true;
 alter table trial alter column on_stand_ins drop default;
 alter table trial alter column seconds drop not null;
 alter table trial add column said text check (length(said) <= 400);
+alter table trial add column light text check (light in ('DAY', 'NIGHT'));
 alter table trial add column timed text check (timed in ('BY_PHONE', 'TYPED'));
 alter table trial add column decided_at timestamptz;
 alter table trial add column decided_by text;

@@ -2,9 +2,9 @@ package roofnest.app.documents;
 
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 import roofnest.app.care.NextCharges;
 import roofnest.app.household.Frame;
@@ -19,6 +19,7 @@ import roofnest.core.lang.Numbers;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.WallCrossings;
 import roofnest.core.promise.DetailLevel;
+import roofnest.core.promise.Light;
 import roofnest.core.view.Eye;
 import roofnest.core.view.Footprint;
 import roofnest.core.view.Vision;
@@ -95,14 +96,28 @@ record PackView(
         settings.add(new String[] {"Serial", record.serial() == null ? "not noted" : record.serial()});
         settings.add(new String[] {"Sticker", record.stickerKept() == null ? camera.model().setUp().stickerPlace() : record.stickerKept()});
         List<String[]> tests = new ArrayList<>();
-        Arrays.stream(TrialRepository.Kind.values()).forEach(kind -> trials.stream()
-                .filter(trial -> trial.cameraId() == camera.id() && trial.kind() == kind && trial.decided() && !trial.onStandIns())
-                .reduce((older, newer) -> newer)
-                .ifPresentOrElse(
-                        trial -> tests.add(new String[] {kind.title(), (trial.passed() ? "passed. " : "failed. ") + trial.said()
-                                + (trial.timed() == null ? "" : " (" + trial.timed().words() + ")")}),
-                        () -> tests.add(new String[] {kind.title(), "not tried"})));
+        for (TrialRepository.Kind kind : TrialRepository.Kind.values()) {
+            if (kind == TrialRepository.Kind.WALK) {
+                tests.add(test(kind.title() + ", by day", trials,
+                        of(camera, kind).and(trial -> trial.light().equals(Optional.of(Light.DAY)))));
+                tests.add(test(kind.title() + ", in the dark", trials,
+                        of(camera, kind).and(trial -> trial.light().equals(Optional.of(Light.NIGHT)))));
+            } else {
+                tests.add(test(kind.title(), trials, of(camera, kind)));
+            }
+        }
         return new CameraSheet(number, camera.name(), camera.model().fullName(), settings, tests, camera.model().setUp().reset());
+    }
+
+    private static Predicate<TrialRepository.Trial> of(Camera camera, TrialRepository.Kind kind) {
+        return trial -> trial.cameraId() == camera.id() && trial.kind() == kind && trial.decided() && !trial.onStandIns();
+    }
+
+    private static String[] test(String title, List<TrialRepository.Trial> trials, Predicate<TrialRepository.Trial> which) {
+        return new String[] {title, trials.stream().filter(which).reduce((older, newer) -> newer)
+                .map(trial -> (trial.passed() ? "passed. " : "failed. ") + trial.said()
+                        + (trial.timed() == null ? "" : " (" + trial.timed().words() + ")"))
+                .orElse("not tried")};
     }
 
     static List<AccessLine> access(Frame frame) {

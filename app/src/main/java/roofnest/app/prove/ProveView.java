@@ -5,9 +5,14 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 import roofnest.app.household.Frame;
 import roofnest.app.records.CameraRepository;
+import roofnest.core.judge.Judged;
+import roofnest.core.promise.Light;
+import roofnest.core.promise.Promise;
 
 /** The tests of every camera, newest result each; rehearsals beside them and never among them. */
 record ProveView(List<CameraTests> cameras, Optional<TrialRepository.Signature> signature, String signedAt, int passed, int wanted,
@@ -26,10 +31,13 @@ record ProveView(List<CameraTests> cameras, Optional<TrialRepository.Signature> 
     static ProveView of(
             Frame frame, List<CameraRepository.Record> cameras, List<TrialRepository.Trial> trials,
             Optional<TrialRepository.Signature> signature) {
+        boolean night = frame.judgement().promises().stream().map(Judged::promise)
+                .anyMatch(promise -> promise instanceof Promise.MakeOut makeOut && makeOut.light().coversNight()
+                        || promise instanceof Promise.RecordedBefore before && before.light().coversNight());
         List<CameraTests> all = cameras.stream().map(record -> new CameraTests(
                 record.id(), record.camera().name(), record.camera().model().fullName(), record.camera().joined(),
                 record.rehearsedAt() != null,
-                Arrays.stream(TrialRepository.Kind.values()).map(kind -> test(kind, record.id(), trials)).toList())).toList();
+                Arrays.stream(TrialRepository.Kind.values()).map(kind -> test(kind, record.id(), night, trials)).toList())).toList();
         int passed = (int) all.stream().flatMap(camera -> camera.tests().stream()).filter(test -> test.standing().equals("kept")).count();
         return new ProveView(all, signature,
                 signature.map(s -> s.at().format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH))).orElse(""),
@@ -37,21 +45,45 @@ record ProveView(List<CameraTests> cameras, Optional<TrialRepository.Signature> 
                 trials.stream().filter(trial -> trial.onStandIns() && trial.decided()).count());
     }
 
-    private static Test test(TrialRepository.Kind kind, long cameraId, List<TrialRepository.Trial> trials) {
-        String rehearsal = newest(kind, cameraId, true, trials)
+    private static Test test(TrialRepository.Kind kind, long cameraId, boolean nightPromised, List<TrialRepository.Trial> trials) {
+        List<TrialRepository.Trial> own = trials.stream().filter(trial -> trial.cameraId() == cameraId && trial.kind() == kind
+                && trial.decided()).toList();
+        String rehearsal = newest(own.stream().filter(TrialRepository.Trial::onStandIns))
                 .map(trial -> "rehearsed on stand-ins, " + trial.decidedAt().format(DAY) + (trial.passed() ? "" : ": it failed"))
                 .orElse("");
-        return newest(kind, cameraId, false, trials).map(trial -> new Test(kind, trial.passed() ? "kept" : "broken",
-                (trial.passed() ? "passed · " : "failed · ") + trial.decidedAt().format(DAY),
-                trial.said() + (trial.timed() == null ? " By " : trial.timed() == TrialRepository.Timed.TYPED ? " Typed, by "
-                        : " Timed by the phone, by ") + trial.decidedBy(),
-                rehearsal))
-                .orElse(new Test(kind, "untried", "not tried", "", rehearsal));
+        List<TrialRepository.Trial> real = own.stream().filter(trial -> !trial.onStandIns()).toList();
+        if (real.isEmpty()) {
+            return new Test(kind, "untried", "not tried", "", rehearsal);
+        }
+        TrialRepository.Trial last = real.get(real.size() - 1);
+        if (kind != TrialRepository.Kind.WALK) {
+            return new Test(kind, standing(last), result(last), said(last), rehearsal);
+        }
+        // By day and in the dark are two walks; the worse of them is how the test stands.
+        Optional<TrialRepository.Trial> day = newest(real.stream().filter(trial -> trial.light().equals(Optional.of(Light.DAY))));
+        Optional<TrialRepository.Trial> dark = newest(real.stream().filter(trial -> trial.light().equals(Optional.of(Light.NIGHT))));
+        List<TrialRepository.Trial> walked = Stream.of(day, dark).flatMap(Optional::stream).toList();
+        boolean failed = walked.stream().anyMatch(trial -> !trial.passed());
+        boolean whole = day.isPresent() && (dark.isPresent() || !nightPromised);
+        return new Test(kind, failed ? "broken" : whole ? "kept" : "untried",
+                failed ? "failed" : whole ? result(last) : day.isEmpty() ? "by day not tried" : "in the dark not tried",
+                walked.stream().map(ProveView::said).collect(Collectors.joining(" ")), rehearsal);
     }
 
-    private static Optional<TrialRepository.Trial> newest(TrialRepository.Kind kind, long cameraId, boolean onStandIns,
-            List<TrialRepository.Trial> trials) {
-        return trials.stream().filter(trial -> trial.cameraId() == cameraId && trial.kind() == kind && trial.decided()
-                && trial.onStandIns() == onStandIns).reduce((older, newer) -> newer);
+    private static String standing(TrialRepository.Trial trial) {
+        return trial.passed() ? "kept" : "broken";
+    }
+
+    private static String result(TrialRepository.Trial trial) {
+        return (trial.passed() ? "passed · " : "failed · ") + trial.decidedAt().format(DAY);
+    }
+
+    private static String said(TrialRepository.Trial trial) {
+        return trial.said() + (trial.timed() == null ? " By " : trial.timed() == TrialRepository.Timed.TYPED ? " Typed, by "
+                : " Timed by the phone, by ") + trial.decidedBy() + ".";
+    }
+
+    private static Optional<TrialRepository.Trial> newest(Stream<TrialRepository.Trial> trials) {
+        return trials.reduce((older, newer) -> newer);
     }
 }

@@ -100,9 +100,11 @@ public record Seen(boolean passed, OptionalDouble seconds, TrialRepository.Timed
                 form.fault(field, "Say whether the clip showed it, or that nobody walked there.");
             }
         }
-        return new Seen(caught, OptionalDouble.empty(), null, OptionalDouble.empty(), Optional.of(light), places,
-                (light == Light.DAY ? "By day: " : "In the dark: ")
-                        + (caught ? "a clip was recorded and played back." : "no clip was recorded."));
+        long missed = places.values().stream().filter(seen -> !seen).count();
+        return new Seen(caught && missed == 0, OptionalDouble.empty(), null, OptionalDouble.empty(), Optional.of(light), places,
+                (light == Light.DAY ? "By day: " : "In the dark: ") + (!caught ? "no clip was recorded." : missed == 0
+                        ? "a clip was recorded and played back." : "a clip was played back, and " + missed + " of " + places.size()
+                                + (places.size() == 1 ? " place was" : " places were") + " not shown as promised."));
     }
 
     static String field(Judged judged) {

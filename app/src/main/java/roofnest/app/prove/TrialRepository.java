@@ -13,6 +13,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
 import roofnest.app.records.Rehearsed;
+import roofnest.core.promise.Light;
 
 /** Tests on site and on stand-ins, and the householder's signature. */
 @Repository
@@ -65,9 +66,11 @@ public class TrialRepository implements Rehearsed {
      * @param onStandIns whether it is a rehearsal, which counts for nothing on a real camera
      * @param seconds that it took; empty where nothing was timed, or not yet
      * @param timed null where nothing was timed
+     * @param light in which a walk was walked
      * @param said what was seen; null until somebody says so, as are the last three
      */
-    public record Trial(long id, long cameraId, Kind kind, boolean onStandIns, OptionalDouble seconds, Timed timed, String said,
+    public record Trial(long id, long cameraId, Kind kind, boolean onStandIns, OptionalDouble seconds, Timed timed, Optional<Light> light,
+            String said,
             OffsetDateTime begunAt, String begunBy, Boolean passed, OffsetDateTime decidedAt, String decidedBy) {
         public boolean decided() {
             return passed != null;
@@ -75,7 +78,7 @@ public class TrialRepository implements Rehearsed {
     }
 
     /** What somebody says of a test. */
-    record Decided(boolean passed, OptionalDouble seconds, Timed timed, String said) {}
+    record Decided(boolean passed, OptionalDouble seconds, Timed timed, Optional<Light> light, String said) {}
 
     /** @param strokes as a path; empty when the name was typed in place of it */
     public record Signature(String name, String strokes, OffsetDateTime at) {
@@ -107,14 +110,17 @@ public class TrialRepository implements Rehearsed {
 
     /** @return whether nobody had said yet how it went */
     boolean decide(long householdId, long trialId, Decided decided, String by) {
-        return jdbc.sql("""
-            update trial
-            set passed = :passed, seconds = coalesce(:seconds, seconds), timed = :timed, said = :said, decided_at = :now, decided_by = :by
-            where household_id = :householdId and id = :id and passed is null
-            """)
+        return jdbc
+                .sql("""
+                    update trial
+                    set passed = :passed, seconds = coalesce(:seconds, seconds), timed = :timed, light = :light, said = :said,
+                        decided_at = :now, decided_by = :by
+                    where household_id = :householdId and id = :id and passed is null
+                    """)
                 .param("passed", decided.passed())
                 .param("seconds", boxed(decided.seconds()), Types.DOUBLE)
                 .param("timed", decided.timed() == null ? null : decided.timed().name(), Types.VARCHAR)
+                .param("light", decided.light().map(Light::name).orElse(null), Types.VARCHAR)
                 .param("said", decided.said())
                 .param("now", OffsetDateTime.now(clock))
                 .param("by", by)
@@ -168,7 +174,8 @@ public class TrialRepository implements Rehearsed {
         OptionalDouble took = row.wasNull() ? OptionalDouble.empty() : OptionalDouble.of(seconds);
         String timed = row.getString("timed");
         return new Trial(row.getLong("id"), row.getLong("camera_id"), Kind.valueOf(row.getString("kind")), row.getBoolean("on_stand_ins"),
-                took, timed == null ? null : Timed.valueOf(timed), row.getString("said"), row.getObject("begun_at", OffsetDateTime.class),
+                took, timed == null ? null : Timed.valueOf(timed), Optional.ofNullable(row.getString("light")).map(Light::valueOf),
+                row.getString("said"), row.getObject("begun_at", OffsetDateTime.class),
                 row.getString("begun_by"), row.getObject("passed", Boolean.class), row.getObject("decided_at", OffsetDateTime.class),
                 row.getString("decided_by"));
     }

@@ -143,7 +143,8 @@ public class Trials {
         }
         Seen.read(form, running.trial().kind(), running.watched(), running.predicted())
                 .ifPresent(seen -> changes.run(ref, Stage.PROVE, () -> {
-                    decided(ref, trialId, new TrialRepository.Decided(seen.passed(), seen.seconds(), seen.timed(), seen.said()));
+                    decided(ref, trialId,
+                            new TrialRepository.Decided(seen.passed(), seen.seconds(), seen.timed(), seen.light(), seen.said()));
                     Camera camera = cameras.get(ref.id(), running.camera().id()).camera();
                     proofs(running, camera, seen, promises.of(ref.id()), ref).forEach(proof -> proofs.add(ref.id(), proof));
                 }));
@@ -157,7 +158,7 @@ public class Trials {
             throw new BadInput("No clip was recorded, so there is none to play back. Turn or move the camera and walk again.");
         }
         changes.run(ref, Stage.PROVE, () -> decided(ref, trialId,
-                new TrialRepository.Decided(passed, OptionalDouble.empty(), null, "rehearsed on stand-ins")));
+                new TrialRepository.Decided(passed, OptionalDouble.empty(), null, Optional.empty(), "rehearsed on stand-ins")));
     }
 
     private void decided(HouseholdRef ref, long trialId, TrialRepository.Decided decided) {

@@ -11,7 +11,7 @@ import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 import roofnest.app.watch.Metrics;
-import roofnest.app.web.BadInput;
+import roofnest.app.web.Conflict;
 import roofnest.core.promise.Stage;
 
 /**
@@ -110,7 +110,7 @@ public class Changes {
     /** The work of a house that was handed over is done, but for its care, until somebody opens the case again. */
     private static HouseholdRepository.Locked open(HouseholdRepository.Locked locked, Stage stage) {
         if (locked.handedOverAt() != null && stage != Stage.CARE) {
-            throw new BadInput("This house was handed over on " + locked.handedOverAt().format(DAY)
+            throw new Conflict("This house was handed over on " + locked.handedOverAt().format(DAY)
                     + ". Open the case again at Prove, with a reason, before anything of the work is changed.");
         }
         return locked;

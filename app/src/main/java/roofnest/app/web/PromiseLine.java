@@ -6,8 +6,10 @@ import java.util.Locale;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.Judged;
+import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Finding;
 import roofnest.core.promise.Remedy;
+import roofnest.core.promise.Standing;
 import roofnest.core.promise.Unit;
 
 /**
@@ -27,7 +29,7 @@ public record PromiseLine(
                 : "";
         return new PromiseLine(
                 finding.promise().value(), judged.wording(), camera, finding.standing().name().toLowerCase(Locale.ROOT),
-                finding.standing().word(), measured(finding), finding.limit().toString(), finding.evidence().words(), finding.reason(),
+                finding.standing().word(), measured(finding), finding.limit().toString(), evidence(finding), finding.reason(),
                 finding.remedies());
     }
 
@@ -37,6 +39,11 @@ public record PromiseLine(
             return finding.measured().getAsDouble() == 0 ? "yes" : "no · " + finding.measuredText();
         }
         return finding.measuredText();
+    }
+
+    private static String evidence(Finding finding) {
+        return finding.evidence() == Evidence.PROVED && finding.standing() == Standing.BROKEN ? "found by a test"
+                : finding.evidence().words();
     }
 
     /** Tells two states of the line apart. */

@@ -323,7 +323,7 @@ class RunsTest {
     @Test
     void no_run_ends_well_on_a_stand_in_that_is_offline() {
         assertThat(desk.answer(runs.port(ref, run), "power", "ready")).hasValueSatisfying(
-                told -> assertThat(told).contains("The light was no light"));
+                told -> assertThat(told).contains("There was no light"));
         desk.undo(runs.port(ref, run));
         toDetails();
         desk.setFault(runs.port(ref, run), Fault.PASSWORD_MISTYPED);

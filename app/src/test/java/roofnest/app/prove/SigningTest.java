@@ -34,7 +34,7 @@ import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.NetworkRepository;
 import roofnest.app.records.PromiseRepository;
 import roofnest.app.secrets.SecretStore;
-import roofnest.app.web.BadInput;
+import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
@@ -159,7 +159,12 @@ class SigningTest {
         assertThat(words()).anySatisfy(line -> assertThat(line).startsWith("Ended: Wi-Fi password of staithe5"));
 
         assertThatThrownBy(() -> changes.run(ref, Stage.SURVEY, () -> cameras.rename(ref.id(), camera, "Other")))
-                .isInstanceOf(BadInput.class).hasMessageContaining("was handed over on");
+                .isInstanceOf(Conflict.class).hasMessageContaining("was handed over on");
+        MockHttpServletResponse typed = mvc.perform(post(ref.path() + "/brief/notes").param("notes", "The side gate sticks.")
+                .param("version", "0").with(user(ref.staff())).with(csrf())).andReturn().getResponse();
+        assertThat(typed.getContentAsString()).as("nothing typed is lost").contains("was handed over on", "The side gate sticks.");
+        assertThat(mvc.perform(get(ref.path() + "/tune").with(user(ref.staff()))).andReturn().getResponse().getContentAsString())
+                .contains("The work here is closed:", "Open the case again at Prove");
         assertThat(secrets.revealWifiPassword(ref.id(), network.id(), ref.by(), "test")).isEmpty();
         for (String look : List.of("/ready/reveal", "/ready/code", "/prove/sealed-sheet")) {
             MockHttpServletResponse closed

@@ -9,12 +9,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
+import roofnest.app.household.Frames;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.JudgedHouseholds;
 import roofnest.app.records.HouseholdRef;
@@ -28,6 +30,7 @@ import roofnest.core.judge.Judged;
 import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Finding;
 import roofnest.core.promise.PromiseKey;
+import roofnest.core.promise.Stage;
 import roofnest.core.promise.Standing;
 import roofnest.core.view.CameraPose;
 
@@ -36,6 +39,7 @@ import roofnest.core.view.CameraPose;
 class TrialsTest {
     @Autowired private Trials trials;
     @Autowired private TrialRepository rows;
+    @Autowired private Frames frames;
     @Autowired private ProofRepository proofs;
     @Autowired private CameraRepository cameras;
     @Autowired private JudgedHouseholds households;
@@ -48,6 +52,12 @@ class TrialsTest {
     void aJoinedCameraLooksAlongTheRoad() {
         ref = demo.ref("Osgood", "jory");
         camera = joined(new CameraPose(3.2, -0.35, 2.4, 215, 10));
+    }
+
+    @AfterEach
+    void whatItProvedIsNobodyElses() {
+        demo.jdbc().sql("delete from proof where camera_id = :camera").param("camera", camera).update();
+        demo.touched(ref.id());
     }
 
     @Test
@@ -142,6 +152,33 @@ class TrialsTest {
         decide(TrialRepository.Kind.WALK, no);
         assertThat(of(asked.promise().key()).standing()).isEqualTo(Standing.KEPT);
         assertThat(of(asked.promise().key()).evidence()).isEqualTo(Evidence.PROVED);
+    }
+
+    /** A clip alone is no passed walk: what it did not show counts, and the dark is a walk of its own. */
+    @Test
+    void a_walk_passes_only_with_every_place_shown_and_in_every_light_that_is_promised() {
+        List<Judged> watched = trials.running(ref, trials.begin(ref, camera, TrialRepository.Kind.WALK)).watched();
+        Map<String, String> walk = new HashMap<>(Map.of("passed", "true", "light", "DAY"));
+        watched.forEach(judged -> walk.put(Seen.field(judged), "no"));
+        decide(TrialRepository.Kind.WALK, walk);
+        assertThat(newest().passed()).isFalse();
+        assertThat(newest().said()).contains("By day: a clip was played back, and", "not shown as promised.");
+        assertThat(walkTest().standing()).isEqualTo("broken");
+        watched.forEach(judged -> walk.put(Seen.field(judged), "yes"));
+        decide(TrialRepository.Kind.WALK, walk);
+        assertThat(newest().passed()).isTrue();
+        assertThat(walkTest().standing()).isEqualTo("untried");
+        assertThat(walkTest().result()).isEqualTo("in the dark not tried");
+        walk.put("light", "NIGHT");
+        decide(TrialRepository.Kind.WALK, walk);
+        assertThat(walkTest().standing()).isEqualTo("kept");
+    }
+
+    private ProveView.Test walkTest() {
+        return ProveView.of(frames.frame(ref, Stage.PROVE), cameras.records(ref.id()), rows.of(ref.id()), Optional.empty()).cameras()
+                .stream()
+                .filter(each -> each.id() == camera).flatMap(each -> each.tests().stream())
+                .filter(test -> test.kind() == TrialRepository.Kind.WALK).findFirst().orElseThrow();
     }
 
     /** On stand-ins one may try everything; of the real camera it says nothing. */

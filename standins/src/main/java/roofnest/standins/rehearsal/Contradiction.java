@@ -3,6 +3,7 @@ package roofnest.standins.rehearsal;
 import java.util.Locale;
 import java.util.Optional;
 
+import roofnest.core.catalogue.Cue;
 import roofnest.core.pairing.Answer;
 import roofnest.core.pairing.Step;
 import roofnest.standins.Bench;
@@ -16,12 +17,16 @@ public final class Contradiction {
         Optional<Answer> truth = SimulatedInstaller.truth(step, bench);
         if (truth.isPresent()) {
             return truth.get().id().equals(answerId) ? Optional.empty() : Optional.of(truth.get().cue()
-                    .map(cue -> "The light was " + cue.words().toLowerCase(Locale.ROOT)
+                    .map(cue -> light(cue)
                             + (cue.voice() == null ? "" : ", and it said “" + cue.voice() + "”") + ": " + truth.get().meaning() + ".")
                     .orElse("To be seen was: " + truth.get().label().toLowerCase(Locale.ROOT) + "."));
         }
         return Optional.of(step.act().isPresent()
                 ? "Nothing had been done yet: “" + step.act().get().words().toLowerCase(Locale.ROOT) + "” comes before the answer."
-                : "None of the answers was to be seen; the light was " + bench.deviceCue().words().toLowerCase(Locale.ROOT) + ".");
+                : "None of the answers was to be seen. " + light(bench.deviceCue()) + ".");
+    }
+
+    private static String light(Cue cue) {
+        return cue.light() == Cue.Light.NONE ? "There was no light" : "The light was " + cue.words().toLowerCase(Locale.ROOT);
     }
 }
