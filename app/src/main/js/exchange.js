@@ -3,6 +3,14 @@
 const SIGNED_OUT = { ok: false, unheard: true, problem: "you are signed out; sign in again in another window" };
 
 /**
+ * Fetches for a page that stays as it is. Whoever is signed out is answered 401 and given no session, so that asking again and
+ * again never takes away the session in which they are just signing in elsewhere.
+ */
+export function ask(address, options = {}) {
+  return fetch(address, { ...options, headers: { "X-Requested-With": "XMLHttpRequest", ...options.headers } });
+}
+
+/**
  * Asks the server. What comes back is one of: ok with a page; refused, for a reason that the user can do something about; a
  * conflict with somebody else; or not heard, because the line, the server or the signing-in is gone, which may pass by itself.
  */
@@ -10,12 +18,12 @@ export async function send(method, address, body, hasFreshToken = false) {
   const header = document.querySelector('meta[name="csrf-header"]').content;
   const token = document.querySelector('meta[name="csrf-token"]');
   try {
-    const response = await fetch(address, {
+    const response = await ask(address, {
       method, body: body === undefined ? undefined : JSON.stringify(body),
       headers: { "Content-Type": "application/json", Accept: "text/html, application/problem+json", [header]: token.content },
     });
     const text = await response.text();
-    if (response.redirected || response.status === 401) {
+    if (response.status === 401) {
       return SIGNED_OUT;
     }
     if (response.status === 403 && !hasFreshToken) {
@@ -35,10 +43,13 @@ export async function send(method, address, body, hasFreshToken = false) {
 
 /** Whoever signed in again has another token; the page they are on knows it. Whether they are signed in at all. */
 async function freshToken(token) {
-  const response = await fetch(location.href, { headers: { Accept: "text/html" } });
+  const response = await ask(location.href, { headers: { Accept: "text/html" } });
+  if (!response.ok) {
+    return false;
+  }
   const page = new DOMParser().parseFromString(await response.text(), "text/html");
   token.content = page.querySelector('meta[name="csrf-token"]')?.content ?? token.content;
-  return !response.redirected;
+  return true;
 }
 
 function problemOf(text) {

@@ -1,5 +1,7 @@
 // Waits for a file that is being made, says for how long, and opens it.
 
+import { ask } from "./exchange.js";
+
 const LOOK_EVERY_MS = 700;
 const ACCEPTED = 202;
 
@@ -9,11 +11,15 @@ look();
 
 async function look() {
   try {
-    const answer = await fetch(location.href, { method: "HEAD" });
+    const answer = await ask(location.href, { method: "HEAD" });
     if (answer.ok && answer.status !== ACCEPTED) {
       state.textContent = "It is made.";
       document.querySelector("#making progress").hidden = true;
       location.replace(location.href);
+      return;
+    }
+    if (answer.status === 401) {
+      state.textContent = "You are signed out. Sign in again.";
       return;
     }
     state.textContent = answer.ok ? `${Math.round((performance.now() - begun) / 1000)} s so far.`

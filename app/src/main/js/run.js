@@ -1,5 +1,5 @@
 // A run's page: keys for the answers, the countdown, the stand-in's blinking light.
-import { isTyping } from "./exchange.js";
+import { ask, isTyping } from "./exchange.js";
 
 function startRun() {
   const step = document.getElementById("run-step");
@@ -32,7 +32,7 @@ function followOthers(step, address) {
       return;
     }
     try {
-      const response = await fetch(address, { headers: { Accept: "application/json" } });
+      const response = await ask(address, { headers: { Accept: "application/json" } });
       if (response.ok && (await response.json()).events !== Number(step.dataset.events)) {
         location.reload();
       }
@@ -117,7 +117,11 @@ function nextChange(form) {
 
 async function drawBenchAnew(words) {
   try {
-    const response = await fetch(location.pathname.replace(/(\/runs\/[0-9]+).*/, "$1"), { headers: { Accept: "text/html" } });
+    const response = await ask(location.pathname.replace(/(\/runs\/[0-9]+).*/, "$1"), { headers: { Accept: "text/html" } });
+    if (response.status === 401) {
+      words.textContent = "you are signed out";
+      return;
+    }
     const page = new DOMParser().parseFromString(await response.text(), "text/html");
     const bench = document.querySelector(".run-bench");
     const fresh = page.querySelector(".run-bench");

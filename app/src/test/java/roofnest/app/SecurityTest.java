@@ -51,6 +51,20 @@ class SecurityTest {
                 .isEqualTo(403);
     }
 
+    /** A new session in the answer would take the place of the one in which the user is signing in again. */
+    @Test
+    void a_page_that_asks_while_signed_out_is_told_so_and_given_no_session() throws Exception {
+        String survey = "/households/" + demo.household("Quiller") + "/survey";
+        for (var request : List.of(post(survey + "/pose"), post(survey + "/pose").with(csrf()), get(survey))) {
+            var answer = mvc.perform(request.header("X-Requested-With", "XMLHttpRequest")).andReturn();
+            assertThat(answer.getResponse().getStatus()).isEqualTo(401);
+            assertThat(answer.getRequest().getSession(false)).isNull();
+        }
+        assertThat(mvc.perform(get(survey)).andReturn().getResponse().getRedirectedUrl()).endsWith("/sign-in");
+        assertThat(mvc.perform(get(survey).header("X-Requested-With", "XMLHttpRequest").with(user(demo.staff("jory")))).andReturn()
+                .getResponse().getStatus()).isEqualTo(200);
+    }
+
     @Test
     void passwords_lie_sealed_and_the_seal_belongs_to_its_household() {
         long quiller = demo.household("Quiller");

@@ -110,7 +110,7 @@ class AccessibilityTest {
         paths.addAll(List.of("/find?q=weir", "/carry", "/?due=WEEK"));
         visit.household("Brannock").pair().goOn();
         paths.add(visit.page().url().replace(visit.site(), ""));
-        visit.household("Peverell").prove().begin("Alert", "Front eye");
+        visit.household("Lanyon").prove().begin("Alert", "Lane eye");
         paths.add(visit.page().url().replace(visit.site(), ""));
         return paths;
     }

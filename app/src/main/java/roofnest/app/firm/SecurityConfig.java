@@ -11,6 +11,7 @@ import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
 
 /** Everything is closed but signing in, the first page, invitations and preparations by their links, assets and the health check. */
@@ -31,6 +32,7 @@ class SecurityConfig {
                 .requestMatchers("/actuator/health").permitAll()
                 .requestMatchers("/actuator/**").hasAuthority(Role.Permission.MANAGE_PEOPLE.name())
                 .anyRequest().authenticated());
+        http.addFilterBefore(new SignedOutAsks(), CsrfFilter.class);
         http.formLogin(form -> form
                 .loginPage("/sign-in").loginProcessingUrl("/sign-in").usernameParameter("email").defaultSuccessUrl("/", false)
                 .failureHandler((request, response, failure) -> {
