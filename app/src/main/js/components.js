@@ -47,5 +47,8 @@ document.addEventListener("alpine:init", () => {
     get isGuest() {
       return this.role === "GUEST";
     },
+    get isSomebody() {
+      return this.role !== "";
+    },
   }));
 });

@@ -2,7 +2,7 @@
 // the grid. What an edit does to the plan, and whether it may, the server says.
 
 import { along, caught, foot, headingDeg } from "./catching.js";
-import { ask, isTyping, onDrawing } from "./exchange.js";
+import { isTyping, onDrawing, request } from "./exchange.js";
 import { startLettering } from "./lettering.js";
 import { goesOn, measured } from "./measured.js";
 import { startSheet } from "./sheet.js";
@@ -254,7 +254,7 @@ function startDrawing() {
         return handle;
       }));
     }
-    const response = await ask(`${root.dataset.base}/items?storey=${sheet.storey()}&id=${encodeURIComponent(id)}`,
+    const response = await request(`${root.dataset.base}/items?storey=${sheet.storey()}&id=${encodeURIComponent(id)}`,
       { headers: { Accept: "text/html" } });
     if (response.ok && chosen === id) {
       const page = new DOMParser().parseFromString(await response.text(), "text/html");

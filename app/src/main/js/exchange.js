@@ -6,7 +6,7 @@ const SIGNED_OUT = { ok: false, unheard: true, problem: "you are signed out; sig
  * Fetches for a page that stays as it is. Whoever is signed out is answered 401 and given no session, so that asking again and
  * again never takes away the session in which they are just signing in elsewhere.
  */
-export function ask(address, options = {}) {
+export function request(address, options = {}) {
   return fetch(address, { ...options, headers: { "X-Requested-With": "XMLHttpRequest", ...options.headers } });
 }
 
@@ -18,7 +18,7 @@ export async function send(method, address, body, hasFreshToken = false) {
   const header = document.querySelector('meta[name="csrf-header"]').content;
   const token = document.querySelector('meta[name="csrf-token"]');
   try {
-    const response = await ask(address, {
+    const response = await request(address, {
       method, body: body === undefined ? undefined : JSON.stringify(body),
       headers: { "Content-Type": "application/json", Accept: "text/html, application/problem+json", [header]: token.content },
     });
@@ -43,7 +43,7 @@ export async function send(method, address, body, hasFreshToken = false) {
 
 /** Whoever signed in again has another token; the page they are on knows it. Whether they are signed in at all. */
 async function freshToken(token) {
-  const response = await ask(location.href, { headers: { Accept: "text/html" } });
+  const response = await request(location.href, { headers: { Accept: "text/html" } });
   if (!response.ok) {
     return false;
   }

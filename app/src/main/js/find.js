@@ -1,6 +1,6 @@
 // The field on every page: "/" goes to it, what is like the words stands beneath it, the arrows go down and up.
 
-import { ask, isTyping } from "./exchange.js";
+import { isTyping, request } from "./exchange.js";
 
 const REST_MS = 120;
 
@@ -34,7 +34,7 @@ export function startFind() {
       return;
     }
     try {
-      const response = await ask(`/find/list?q=${encodeURIComponent(field.value)}`, { headers: { Accept: "text/html" } });
+      const response = await request(`/find/list?q=${encodeURIComponent(field.value)}`, { headers: { Accept: "text/html" } });
       if (asked === newest && response.ok) {
         const page = new DOMParser().parseFromString(await response.text(), "text/html");
         show(Array.from(page.querySelectorAll("li"), (each) => document.importNode(each, true)));

@@ -1,6 +1,6 @@
 // Waits for a file that is being made, says for how long, and opens it.
 
-import { ask } from "./exchange.js";
+import { request } from "./exchange.js";
 
 const LOOK_EVERY_MS = 700;
 const ACCEPTED = 202;
@@ -11,7 +11,7 @@ look();
 
 async function look() {
   try {
-    const answer = await ask(location.href, { method: "HEAD" });
+    const answer = await request(location.href, { method: "HEAD" });
     if (answer.ok && answer.status !== ACCEPTED) {
       state.textContent = "It is made.";
       document.querySelector("#making progress").hidden = true;

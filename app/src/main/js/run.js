@@ -1,5 +1,5 @@
 // A run's page: keys for the answers, the countdown, the stand-in's blinking light.
-import { ask, isTyping } from "./exchange.js";
+import { isTyping, request } from "./exchange.js";
 
 function startRun() {
   const step = document.getElementById("run-step");
@@ -32,7 +32,7 @@ function followOthers(step, address) {
       return;
     }
     try {
-      const response = await ask(address, { headers: { Accept: "application/json" } });
+      const response = await request(address, { headers: { Accept: "application/json" } });
       if (response.ok && (await response.json()).events !== Number(step.dataset.events)) {
         location.reload();
       }
@@ -117,7 +117,7 @@ function nextChange(form) {
 
 async function drawBenchAnew(words) {
   try {
-    const response = await ask(location.pathname.replace(/(\/runs\/[0-9]+).*/, "$1"), { headers: { Accept: "text/html" } });
+    const response = await request(location.pathname.replace(/(\/runs\/[0-9]+).*/, "$1"), { headers: { Accept: "text/html" } });
     if (response.status === 401) {
       words.textContent = "you are signed out";
       return;

@@ -21,12 +21,12 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
+import roofnest.core.cover.SetCover;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.judge.House;
 import roofnest.core.spots.BetterSpot;
 import roofnest.core.spots.FewestCameras;
-import roofnest.core.spots.SetCover;
 
 /** Looking for spots: the exact cover alone with 400 candidates that all differ, and the whole searches on the largest house. */
 @State(Scope.Thread)

@@ -54,7 +54,9 @@ class ArrowsTest {
 
     @ArchTest static final ArchRule mount_uses = uses("mount", "lang", "promise", "plan", "catalogue", "view");
 
-    @ArchTest static final ArchRule access_uses = uses("access", "lang", "promise");
+    @ArchTest static final ArchRule access_uses = uses("access", "lang", "cover");
+
+    @ArchTest static final ArchRule cover_uses = uses("cover");
 
     @ArchTest static final ArchRule care_uses = uses("care", "lang", "catalogue", "power", "promise");
 

@@ -9,6 +9,10 @@ import com.tngtech.archunit.lang.ArchRule;
 
 @AnalyzeClasses(packages = "roofnest.standins", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArrowsTest {
+    @ArchTest static final ArchRule phones_that_look_know_the_ledger_they_start_from = classes().that()
+            .resideInAPackage("roofnest.standins.looking..").should().onlyDependOnClassesThat()
+            .resideInAnyPackage("roofnest.standins.looking..", "roofnest.core.access..", "java..");
+
     @ArchTest static final ArchRule stand_ins_know_the_catalogue_only = classes().that().resideInAPackage("roofnest.standins")
             .should().onlyDependOnClassesThat().resideInAnyPackage("roofnest.standins", "roofnest.core.catalogue..", "java..");
 

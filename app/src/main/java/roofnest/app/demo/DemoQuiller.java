@@ -1,6 +1,7 @@
 package roofnest.app.demo;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
@@ -10,6 +11,7 @@ import roofnest.app.firm.Staff;
 import roofnest.app.records.RouterRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.core.access.Access;
+import roofnest.core.access.Secret;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
 import roofnest.core.judge.Camera;
@@ -54,7 +56,7 @@ class DemoQuiller {
             tools.otherThings.add(ref.id(), "hive scales", 1);
             tools.otherThings.add(ref.id(), "printer", 1);
             long ida = tools.person(ref, "Ida Quiller", "ida@quiller.example", Access.Tie.LIVES_HERE, null);
-            tools.person(ref, "Bram Quiller", "bram@quiller.example", Access.Tie.LIVES_HERE, null);
+            long bram = tools.person(ref, "Bram Quiller", "bram@quiller.example", Access.Tie.LIVES_HERE, null);
             tools.person(ref, "Hesper Quiller", "hesper@quiller.example", Access.Tie.LIVES_HERE, null);
             long lodger = tools.person(ref, "Corin Ashdown", "corin@ashdown.example", Access.Tie.LEFT,
                     LocalDate.of(today.getYear(), 4, 12));
@@ -62,6 +64,12 @@ class DemoQuiller {
             tools.access.grant(ref.id(), ida, camera, Access.Role.OWNER, null);
             tools.access.grant(ref.id(), lodger, camera, Access.Role.VIEWER, null);
             tools.access.grant(ref.id(), jory, camera, Access.Role.MANAGER, null);
+            long wifi = tools.networks.find(ref.id()).orElseThrow().id();
+            tools.ledger.note(ref.id(), ida, Secret.Kind.WIFI, wifi, "it is hers", staff.name());
+            tools.ledger.note(ref.id(), lodger, Secret.Kind.WIFI, wifi, LocalDate.of(today.getYear() - 1, 9, 1),
+                    "Ida typed it into his phone when he moved in", staff.name());
+            tools.ledger.note(ref.id(), bram, Secret.Kind.ACCOUNT, ida, "signed in with it on his own phone", staff.name());
+            tools.ledger.link(ref.id(), "Display beside the stove", "kitchen", ida, List.of(camera), staff.name());
         });
     }
 }

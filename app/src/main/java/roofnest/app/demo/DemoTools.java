@@ -18,6 +18,7 @@ import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.ready.AirScanRepository;
 import roofnest.app.records.AppointmentRepository;
+import roofnest.app.records.LedgerRepository;
 import roofnest.app.records.NetworkRepository;
 import roofnest.app.records.OtherThingRepository;
 import roofnest.app.records.RouterRepository;
@@ -47,6 +48,7 @@ class DemoTools {
     final AppointmentRepository appointments;
     final OtherThingRepository otherThings;
     final AccessRepository access;
+    final LedgerRepository ledger;
     final RouterRepository routers;
     private final AirScanRepository scans;
     private final PlanDocument plans;
@@ -55,6 +57,7 @@ class DemoTools {
             HouseholdRepository households, Changes changes, CameraRepository cameras, PromiseRepository promises,
             ResidentRepository residents, NetworkRepository networks, AppointmentRepository appointments, OtherThingRepository otherThings,
             AccessRepository access,
+            LedgerRepository ledger,
             RouterRepository routers,
             AirScanRepository scans,
             PlanDocument plans) {
@@ -67,6 +70,7 @@ class DemoTools {
         this.appointments = appointments;
         this.otherThings = otherThings;
         this.access = access;
+        this.ledger = ledger;
         this.routers = routers;
         this.scans = scans;
         this.plans = plans;

@@ -10,9 +10,11 @@ import roofnest.app.models.Models;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HubRepository;
+import roofnest.app.records.LedgerRepository;
 import roofnest.app.secrets.SecretStore;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.catalogue.HubModel;
+import roofnest.core.access.Secret;
 import roofnest.core.catalogue.Joinable;
 
 /** The devices of a house as subjects of runs: its cameras and its hubs. */
@@ -21,12 +23,14 @@ class Subjects {
     private final CameraRepository cameras;
     private final HubRepository hubs;
     private final SecretStore secrets;
+    private final LedgerRepository ledger;
     private final Models models;
 
-    Subjects(CameraRepository cameras, HubRepository hubs, SecretStore secrets, Models models) {
+    Subjects(CameraRepository cameras, HubRepository hubs, SecretStore secrets, LedgerRepository ledger, Models models) {
         this.cameras = cameras;
         this.hubs = hubs;
         this.secrets = secrets;
+        this.ledger = ledger;
         this.models = models;
     }
 
@@ -78,6 +82,7 @@ class Subjects {
         public String ownPassword(String password) {
             secrets.sealCameraPassword(ref.id(), record.id(), password, ref.by());
             cameras.markOwnPassword(ref.id(), record.id());
+            ledger.changed(ref.id(), Secret.Kind.DEVICE, record.id(), "it was given another password in a run", ref.by());
             return "own password sealed";
         }
 
@@ -152,6 +157,7 @@ class Subjects {
         public String ownPassword(String password) {
             secrets.sealHubPassword(ref.id(), hub.id(), password, ref.by());
             hubs.markOwnPassword(ref.id(), hub.id());
+            ledger.changed(ref.id(), Secret.Kind.HUB, hub.id(), "it was given another password in a run", ref.by());
             return "own password sealed";
         }
 

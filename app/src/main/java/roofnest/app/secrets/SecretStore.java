@@ -107,6 +107,32 @@ public class SecretStore {
                 .query(Boolean.class).single();
     }
 
+    /** The Wi-Fi password in the store is not in force any longer: nobody is shown it. Returns whether there was one. */
+    public boolean forgetOutdatedWifi(long householdId, long networkId) {
+        return forgetOutdated(householdId, Kind.WIFI_PASSWORD, networkId);
+    }
+
+    /** The same of a camera's own password. */
+    public boolean forgetOutdatedCamera(long householdId, long cameraId) {
+        return forgetOutdated(householdId, Kind.CAMERA_PASSWORD, cameraId);
+    }
+
+    /** The same of a hub's. */
+    public boolean forgetOutdatedHub(long householdId, long hubId) {
+        return forgetOutdated(householdId, Kind.HUB_PASSWORD, hubId);
+    }
+
+    private boolean forgetOutdated(long householdId, Kind kind, long id) {
+        return jdbc.sql("""
+            delete from secret
+            where household_id = :householdId and kind = :kind and coalesce(network_id, camera_id, hub_id) = :id
+            """)
+                .param("householdId", householdId)
+                .param("kind", kind.name())
+                .param("id", id)
+                .update() > 0;
+    }
+
     /** A camera that leaves the house takes no password of its with it. */
     public void forgetCamera(long householdId, long cameraId) {
         jdbc.sql("delete from secret where household_id = :householdId and camera_id = :id")

@@ -1,5 +1,7 @@
 package roofnest.app.share;
 
+import java.util.concurrent.atomic.AtomicReference;
+
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,6 +16,7 @@ import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.LedgerRepository;
 import roofnest.app.records.MailRepository;
 import roofnest.app.records.ResidentRepository;
 import roofnest.app.web.Form;
@@ -29,10 +32,14 @@ class ShareController {
     private final ResidentRepository residents;
     private final Invitations invitations;
     private final MailRepository mail;
+    private final Knowing knowing;
+    private final LedgerRepository ledger;
 
     ShareController(
             Frames frames, Changes changes, Grants grants, ResidentRepository residents,
-            Invitations invitations, MailRepository mail) {
+            Invitations invitations, MailRepository mail, Knowing knowing, LedgerRepository ledger) {
+        this.knowing = knowing;
+        this.ledger = ledger;
         this.frames = frames;
         this.changes = changes;
         this.grants = grants;
@@ -47,11 +54,50 @@ class ShareController {
     }
 
     @PostMapping("/households/{household}/share/{resident}/{camera}")
-    @Says("The access is set.")
     String set(
             HouseholdRef ref, @PathVariable("resident") long residentId, @PathVariable("camera") long cameraId,
-            Form form, Model model) {
-        return form.save(() -> grants.set(ref, residentId, cameraId, form)) ? "redirect:" + ref.path() + "/share" : page(ref, model, form);
+            Form form, Model model, RedirectAttributes flash) {
+        AtomicReference<String> said = new AtomicReference<>();
+        if (!form.save(() -> said.set(grants.set(ref, residentId, cameraId, form)))) {
+            return page(ref, model, form);
+        }
+        flash.addFlashAttribute("notice", said.get());
+        return toShare(ref);
+    }
+
+    @PostMapping("/households/{household}/share/known")
+    @Says("It is noted. Only a change of it ends that.")
+    String note(HouseholdRef ref, Form form, Model model) {
+        return form.save(() -> knowing.note(ref, form)) ? toShare(ref) : page(ref, model, form);
+    }
+
+    @PostMapping("/households/{household}/share/known/{known}/mistaken")
+    @Says("It was noted by mistake: they never knew it.")
+    String mistaken(HouseholdRef ref, @PathVariable("known") long known, Form form, Model model) {
+        return form.save(() -> knowing.mistaken(ref, known)) ? toShare(ref) : page(ref, model, form);
+    }
+
+    @PostMapping("/households/{household}/share/changed")
+    @Says("Nobody who knew it knows it any more. Note whom you tell the new one.")
+    String changed(HouseholdRef ref, Form form, Model model) {
+        return form.save(() -> knowing.changed(ref, form)) ? toShare(ref) : page(ref, model, form);
+    }
+
+    @PostMapping("/households/{household}/share/screens")
+    @Says("The screen is noted.")
+    String link(HouseholdRef ref, Form form, Model model) {
+        return form.save(() -> knowing.link(ref, form)) ? toShare(ref) : page(ref, model, form);
+    }
+
+    @PostMapping("/households/{household}/share/screens/{screen}/unlinked")
+    @Says("The screen shows nothing any more.")
+    String unlink(HouseholdRef ref, @PathVariable("screen") long screen) {
+        knowing.unlink(ref, screen);
+        return toShare(ref);
+    }
+
+    private static String toShare(HouseholdRef ref) {
+        return "redirect:" + ref.path() + "/share";
     }
 
     @PostMapping("/households/{household}/share/{resident}/invite")
@@ -74,6 +120,7 @@ class ShareController {
         Frame frame = frames.frame(ref, Stage.SHARE, model);
         model.addAttribute("form", form);
         model.addAttribute("share", ShareView.of(frame, residents.of(ref.id()), invitations.byResident(ref.id())));
+        model.addAttribute("ledger", LedgerView.of(frame, ledger.history(ref.id()), knowing.all(frame)));
         return "share";
     }
 }

@@ -10,6 +10,8 @@ import java.util.stream.Collectors;
 import roofnest.app.records.ResidentRepository;
 import roofnest.app.household.Frame;
 import roofnest.core.access.Access;
+import roofnest.core.access.Secret;
+import roofnest.core.catalogue.Sharing;
 import roofnest.core.judge.Camera;
 
 /** People by cameras. */
@@ -24,17 +26,27 @@ record ShareView(List<Column> cameras, List<Row> rows, List<Access.Role> roles) 
      */
     record Row(long id, String name, String email, String tie, String flag, String invitation, boolean canInvite, List<Cell> cells) {}
 
-    record Cell(long cameraId, String role, String until) {}
+    /** @param note of kit that is shared by telling its password: whether they know it */
+    record Cell(long cameraId, String role, String from, String until, boolean alerts, String note) {}
 
     static ShareView of(Frame frame, List<ResidentRepository.Resident> residents, Map<Long, String> invitations) {
         Access access = frame.facts().access();
         List<Camera> cameras = frame.facts().cameras();
-        Map<Long, String> flags = access.intruders(frame.facts().today(), frame.facts().handedOver()).stream()
+        Map<Long, String> flags = frame.facts().intruders().stream()
                 .collect(Collectors.toMap(intruder -> intruder.person().id(), Access.Intruder::why));
         List<Row> rows = residents.stream().map(resident -> row(resident, access, cameras, flags, invitations)).toList();
         return new ShareView(cameras.stream().map(camera -> new Column(
                 camera.id(), camera.name(), camera.model().fullName(), camera.model().sharing().words())).toList(), rows,
                 List.of(Access.Role.values()));
+    }
+
+    private static String note(Access access, long person, Camera camera, boolean given) {
+        if (camera.model().sharing() != Sharing.TOLD_SECRET) {
+            return "";
+        }
+        boolean knows = access.known().stream().anyMatch(known -> known.personId() == person
+                && known.secret().kind() == Secret.Kind.DEVICE && known.secret().id() == camera.id());
+        return knows ? "knows its password" : given ? "still to be told its password" : "";
     }
 
     private static Row row(
@@ -43,7 +55,9 @@ record ShareView(List<Column> cameras, List<Row> rows, List<Access.Role> roles) 
         List<Cell> cells = cameras.stream().map(camera -> {
             Optional<Access.Grant> grant = access.grant(resident.id(), camera.id());
             return new Cell(camera.id(), grant.map(g -> g.role().name()).orElse(""),
-                    grant.flatMap(Access.Grant::until).map(DAY::format).orElse(""));
+                    grant.flatMap(Access.Grant::from).map(DAY::format).orElse(""),
+                    grant.flatMap(Access.Grant::until).map(DAY::format).orElse(""), grant.map(Access.Grant::alerts).orElse(true),
+                    note(access, resident.id(), camera, grant.isPresent()));
         }).toList();
         boolean hasAccess = cells.stream().anyMatch(cell -> !cell.role().isEmpty());
         String tie = resident.leftOn() == null ? resident.tie().words() : "left on " + resident.leftOn().format(DAY);

@@ -61,6 +61,11 @@ public record SetUp(
         return cues.containsKey(state);
     }
 
+    /** Minutes to join it by the way that costs least, its failures counted: minutes + (1 − chance) · minutes lost. */
+    public double expectedMinutes() {
+        return methods.stream().mapToDouble(method -> method.minutes() + (1 - method.chance()) * method.minutesLost()).min().orElse(0);
+    }
+
     public Optional<PairingMethod> method(PairingMethod.Way way) {
         return methods.stream().filter(method -> method.way() == way).findFirst();
     }

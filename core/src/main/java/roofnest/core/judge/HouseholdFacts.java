@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.Optional;
 
 import roofnest.core.access.Access;
+import roofnest.core.access.Kit;
 import roofnest.core.catalogue.Practice;
+import roofnest.core.catalogue.Sharing;
 import roofnest.core.network.HomeNetwork;
 import roofnest.core.network.SafeCredentials;
 import roofnest.core.plan.HousePlan;
@@ -44,6 +46,18 @@ public record HouseholdFacts(
             Optional<HousePlan> plan, List<Camera> cameras, List<Promise> written, Optional<HomeNetwork> network, int otherThings,
             Access access, List<Proof> proofs, Climate climate, LocalDate today, boolean handedOver) {
         this(plan, cameras, written, network, otherThings, access, proofs, climate, today, handedOver, List.of());
+    }
+
+    /** Its cameras as those who ask who can look want them. */
+    public List<Kit> kit() {
+        return cameras.stream().map(camera -> new Kit(camera.id(), camera.name(), camera.model().maker(),
+                camera.model().sharing() == Sharing.TOLD_SECRET, camera.joined(), camera.ownPassword(),
+                Optional.ofNullable(camera.model().hub()), camera.model().setUp().expectedMinutes())).toList();
+    }
+
+    /** Everyone who can look and should not. */
+    public List<Access.Intruder> intruders() {
+        return access.intruders(today, handedOver, kit());
     }
 
     public HouseholdFacts withCamera(Camera changed) {

@@ -15,9 +15,11 @@ import roofnest.core.lang.Require;
 public record Finding(
         PromiseKey promise, OptionalDouble measured, Limit limit, Evidence evidence, Standing standing,
         String reason, List<Remedy> remedies) {
+    /** Letters that a reason has at most. */
+    public static final int LONGEST_REASON = 400;
 
     public Finding {
-        reason = Require.text("reason", reason, 400);
+        reason = Require.text("reason", reason, LONGEST_REASON);
         remedies = List.copyOf(remedies);
         if (measured.isEmpty() != (standing == Standing.UNTRIED)) {
             throw new IllegalArgumentException("a finding is untried exactly when nothing was measured");

@@ -13,6 +13,7 @@ import java.util.TreeSet;
 
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.Practice.Figure;
+import roofnest.core.cover.SetCover;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.HouseholdJudge;

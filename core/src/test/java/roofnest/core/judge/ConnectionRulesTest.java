@@ -160,8 +160,8 @@ class ConnectionRulesTest {
         assertThat(only(two).reason()).isEqualTo("2 people can look, all of them agreed.");
         Finding left = only(new Access(List.of(ida, corin), List.of(gate, new Access.Grant(2, 7, Access.Role.VIEWER, Optional.empty()))));
         assertThat(left.measured()).hasValue(1);
-        assertThat(left.reason()).isEqualTo("Corin (has left) can still look.");
-        assertThat(left.remedies()).containsExactly(new Remedy("Take access from Corin", "one fewer who can look"));
+        assertThat(left.reason()).isEqualTo("Corin (has left) can still look: viewer of Eye.");
+        assertThat(left.remedies()).containsExactly(new Remedy("Shut Corin out", "one fewer who can look"));
     }
 
     /** Who left proves nothing any more, even where another camera hangs in the very same place. */

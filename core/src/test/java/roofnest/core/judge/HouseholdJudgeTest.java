@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 
 import roofnest.core.WeirSteps;
 import roofnest.core.access.Access;
+import roofnest.core.access.Kit;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.Catalogue;
 import roofnest.core.catalogue.DeviceModel;
@@ -277,14 +278,15 @@ class HouseholdJudgeTest {
 
     @Test
     void the_firm_is_out_once_the_house_is_handed_over_and_guests_after_their_day() {
+        List<Kit> kit = List.of(new Kit(7, "Stairs eye", "Dunmark", false, true, true, Optional.empty(), 5));
         Access.Person jory = new Access.Person(1, "Jory", Access.Tie.FIRM, Optional.empty());
         Access access = new Access(List.of(jory), List.of(new Access.Grant(1, 7, Access.Role.MANAGER, Optional.empty())));
-        assertThat(access.intruders(TODAY, false)).isEmpty();
-        assertThat(access.intruders(TODAY, true)).hasSize(1);
+        assertThat(access.intruders(TODAY, false, kit)).isEmpty();
+        assertThat(access.intruders(TODAY, true, kit)).hasSize(1);
         Access.Person guest = new Access.Person(2, "Guest", Access.Tie.FAMILY, Optional.empty());
         Access until = new Access(List.of(guest), List.of(new Access.Grant(2, 7, Access.Role.GUEST, Optional.of(TODAY))));
-        assertThat(until.intruders(TODAY, false)).isEmpty();
-        assertThat(until.intruders(TODAY.plusDays(1), false)).hasSize(1);
+        assertThat(until.intruders(TODAY, false, kit)).isEmpty();
+        assertThat(until.intruders(TODAY.plusDays(1), false, kit)).hasSize(1);
     }
 
     @Test

@@ -25,6 +25,7 @@ import roofnest.core.catalogue.Climb;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.Practice;
 import roofnest.core.catalogue.Practice.Figure;
+import roofnest.core.cover.SetCover;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.House;
 import roofnest.core.judge.HouseholdFacts;
@@ -186,6 +187,36 @@ class SpotsTest {
                 + answer.chosen().stream().map(i -> choices.get(i).needs()).distinct().mapToDouble(hub -> once.getOrDefault(hub, 0.0))
                         .sum())
                 .isEqualTo(cheapest);
+    }
+
+    @Property(tries = 60)
+    void the_solver_pays_as_little_as_the_cheapest_of_all_sets(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+        Random random = new Random(seed);
+        Set<Integer> things = new HashSet<>();
+        List<SetCover.Choice> choices = new ArrayList<>();
+        for (int i = 0; i < 10; i++) {
+            Set<Integer> covers = new HashSet<>(List.of(random.nextInt(8), random.nextInt(4)));
+            things.addAll(covers);
+            choices.add(new SetCover.Choice(covers, random.nextInt(30)));
+        }
+        SetCover.Answer answer = SetCover.cheapest(things, choices);
+        double least = Double.MAX_VALUE;
+        for (int set = 0; set < 1 << choices.size(); set++) {
+            Set<Integer> covered = new HashSet<>();
+            double cost = 0;
+            for (int i = 0; i < choices.size(); i++) {
+                if ((set >> i & 1) == 1) {
+                    covered.addAll(choices.get(i).covers());
+                    cost += choices.get(i).cost();
+                }
+            }
+            least = covered.containsAll(things) ? Math.min(least, cost) : least;
+        }
+        Set<Integer> covered = new HashSet<>();
+        answer.chosen().forEach(i -> covered.addAll(choices.get(i).covers()));
+        assertThat(covered).containsAll(things);
+        assertThat(answer.chosen().stream().mapToDouble(i -> choices.get(i).cost()).sum()).isEqualTo(least);
+        assertThat(answer.proved()).isTrue();
     }
 
     @Test

@@ -1,4 +1,4 @@
-package roofnest.core.spots;
+package roofnest.core.cover;
 
 import java.util.List;
 import java.util.Map;
@@ -14,7 +14,8 @@ import com.google.ortools.sat.LinearExpr;
 import com.google.ortools.sat.LinearExprBuilder;
 
 /**
- * The least number of choices that together cover everything, and of those the cheapest: exactly, by the CP-SAT solver,
+ * The least number of choices that together cover everything, and of those the cheapest, or the cheapest outright:
+ * exactly, by the CP-SAT solver,
  * which also proves that fewer cannot. One worker and a fixed seed, so that the same choices give the same answer.
  *
  * <p>Source: Karp, "Reducibility among combinatorial problems", 1972, problem 5; solver: Perron and Didier, CP-SAT.
@@ -82,6 +83,23 @@ public final class SetCover {
         least.chosen().forEach(i -> cheapest.model.addHint(cheapest.take[undominated.indexOf(i)], 1));
         Found best = cheapest.solve();
         return new Answer(best.chosen(), least.proved() && best.proved());
+    }
+
+    /** The choices that together cover everything for the least cost, however many they are; of equal cost the fewest. */
+    public static Answer cheapest(Set<Integer> things, List<Choice> choices) {
+        if (things.isEmpty()) {
+            return new Answer(List.of(), true);
+        }
+        Loader.loadNativeLibraries();
+        List<Integer> undominated = undominated(choices);
+        Search cheapest = new Search(things, choices, undominated);
+        LinearExprBuilder cost = LinearExpr.newBuilder();
+        for (int k = 0; k < cheapest.take.length; k++) {
+            cost.addTerm(cheapest.take[k], steps(choices.get(undominated.get(k)).cost()) * (choices.size() + 1L) + 1);
+        }
+        cheapest.model.minimize(cost);
+        Found found = cheapest.solve();
+        return new Answer(found.chosen(), found.proved());
     }
 
     /** Leaves out what another choice covers as well, and more, for no more money: it cannot make an answer better. */
