@@ -92,7 +92,7 @@ class RouteWalkTest {
         for (Route route : routes()) {
             boolean hasOwnTest = route.pattern().contains("{token}") || route.pattern().contains("{rehearsal}")
                     || route.pattern().contains("{hub}") || route.pattern().contains("{trial}") || route.pattern().endsWith("/underlay")
-                    || route.pattern().contains("{number}")
+                    || route.pattern().contains("{number}") || route.pattern().contains("{resident}")
                     || route.pattern().endsWith("/photos/{photo}") || route.pattern().endsWith("/firm/mark.png");
             if (route.method() == HttpMethod.GET && !hasOwnTest) {
                 int status = call(route, demo.staff("jory"), "Brannock").getStatus();
@@ -115,11 +115,17 @@ class RouteWalkTest {
         }
     }
 
+    private long resident(String household) {
+        return demo.jdbc().sql("select min(id) from resident where household_id = :id").param("id", demo.household(household))
+                .query(Long.class).optional().orElse(1L);
+    }
+
     private MockHttpServletResponse call(Route route, Staff staff, String household) throws Exception {
         String path = route.pattern().replace("{household}", String.valueOf(demo.household(household)))
                 .replace("{camera}", String.valueOf(demo.camera(household))).replace("{run}", String.valueOf(run(household)))
                 .replace("{trial}", String.valueOf(trial())).replace("{stage}", "ready").replace("{promise}", "1")
-                .replace("{resident}", "1")
+                .replace("{resident}", String.valueOf(resident(household)))
+                .replace("{leaving}", "1").replace("{known}", "1").replace("{screen}", "1")
                 .replace("{token}", "guessed").replace("{reading}", "1").replace("{variant}", "1").replace("{network}", "1")
                 .replace("{photo}", "1").replace("{key}", "dunmark-post").replace("{rehearsal}", "1").replace("{hub}", "1")
                 .replace("{entry}", "1")

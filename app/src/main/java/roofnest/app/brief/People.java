@@ -10,6 +10,7 @@ import roofnest.app.records.AccessRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.ResidentRepository;
+import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.access.Access;
@@ -52,10 +53,19 @@ class People {
         }));
     }
 
-    /** Takes somebody out, and their access with them. @return what was done, in words */
+    /**
+     * Takes somebody out, and their access with them.
+     *
+     * @return what was done, in words
+     * @throws Conflict when they know something: out of the list, they would still know it and nobody would see
+     */
     String remove(HouseholdRef ref, long id) {
         return changes.make(ref, Stage.BRIEF, () -> {
             ResidentRepository.Resident resident = residents.find(ref.id(), id).orElseThrow(NoSuchPage::new);
+            access.of(ref.id()).known().stream().filter(known -> known.personId() == id).findFirst().ifPresent(known -> {
+                throw new Conflict(resident.name() + " knows " + known.secret().name()
+                        + ". Shut them out at Share first, or say there that it was noted by mistake.");
+            });
             int cameras = access.revokePerson(ref.id(), id);
             residents.remove(ref.id(), id, ref.by());
             return resident.name() + " is taken out" + (cameras == 0 ? "."

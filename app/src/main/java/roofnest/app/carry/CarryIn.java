@@ -39,6 +39,7 @@ import roofnest.app.records.RouterRepository;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.ImportRefused;
 import roofnest.core.access.Access;
+import roofnest.core.access.Secret;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
 import roofnest.core.document.CheckedJson;
@@ -149,6 +150,17 @@ public class CarryIn {
         twice(each(in.cameras()).stream().map(camera -> camera.name().toLowerCase(Locale.ROOT)).toList(), "cameras are called", faults);
         twice(each(in.networks()).stream().map(HouseholdFile.Network::name).toList(), "networks are called", faults);
         twice(each(in.hubs()).stream().map(HouseholdFile.Hub::model).toList(), "hubs are of the model", faults);
+        for (HouseholdFile.Known known : each(in.known())) {
+            if (!people.contains(known.person()) || known.camera() != null && !seen.contains(known.camera())
+                    || known.account() != null && (!people.contains(known.account()) || known.account() == known.person())) {
+                faults.add("Somebody knows something who is not among the people, or of a camera or a log-in that is not there.");
+            }
+        }
+        for (HouseholdFile.Screen screen : each(in.screens())) {
+            if (!people.contains(screen.linkedBy()) || !seen.containsAll(each(screen.cameras()))) {
+                faults.add("A screen is linked by somebody who is not among the people, or shows a camera that is not there.");
+            }
+        }
         for (HouseholdFile.Access grant : each(in.access())) {
             if (!people.contains(grant.person()) || !seen.contains(grant.camera())) {
                 faults.add("Somebody is given access who is not among the people, or to a camera that is not there.");
@@ -230,7 +242,10 @@ public class CarryIn {
             Map<Long, Long> seen = new HashMap<>();
             each(in.cameras()).forEach(camera -> seen.put(camera.ref(), camera(id, camera, keys)));
             each(in.access()).forEach(grant -> books.access().grant(id, people.get(grant.person()), seen.get(grant.camera()),
-                    Access.Role.valueOf(grant.role()), grant.until()));
+                    Access.Role.valueOf(grant.role()), grant.from(), grant.until(), !Boolean.FALSE.equals(grant.alerts())));
+            each(in.known()).forEach(known -> known(id, known, people, seen));
+            each(in.screens()).forEach(screen -> books.ledger().link(id, screen.name(), screen.room(), people.get(screen.linkedBy()),
+                    each(screen.cameras()).stream().map(seen::get).toList(), staff.name()));
             books.readings().carryIn(id, each(in.readings()).stream().map(r -> new ReadingRepository.Record(0,
                     new Reading(new SpacePoint(r.xM(), r.yM(), r.zM()), Band.valueOf(r.band()), r.dbm(), r.sdDb()), r.at(), r.by()))
                     .toList());
@@ -289,6 +304,18 @@ public class CarryIn {
             keys.put(wanted.get(i).ref(), now.get(i).key());
         }
         return keys;
+    }
+
+    /** A network or hub that did not come along is known by nobody here. */
+    private void known(long id, HouseholdFile.Known known, Map<Long, Long> people, Map<Long, Long> cameras) {
+        Secret.Kind kind = Secret.Kind.valueOf(known.kind());
+        Optional<Long> of = switch (kind) {
+            case WIFI -> books.networks().all(id).stream().filter(n -> n.name().equals(known.network())).map(n -> n.id()).findFirst();
+            case DEVICE -> Optional.ofNullable(cameras.get(known.camera()));
+            case HUB -> books.hubs().of(id).stream().filter(u -> u.name().equals(known.hub())).map(u -> u.id()).findFirst();
+            case ACCOUNT -> Optional.ofNullable(people.get(known.account()));
+        };
+        of.ifPresent(each -> books.ledger().note(id, people.get(known.person()), kind, each, known.since(), known.how(), known.by()));
     }
 
     private void networks(Staff staff, long id, HouseholdFile in) {

@@ -22,8 +22,12 @@ import roofnest.app.records.CameraRepository;
 import roofnest.app.records.ClimateRepository;
 import roofnest.app.records.Household;
 import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.HubRepository;
+import roofnest.app.records.LedgerRepository;
+import roofnest.app.records.NetworkRepository;
 import roofnest.app.records.PictureShelf;
 import roofnest.app.records.RouterRepository;
+import roofnest.core.access.Secret;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.DeviceDocument;
 import roofnest.core.catalogue.DeviceModel;
@@ -74,6 +78,16 @@ class CarryOut {
         return bytes.toByteArray();
     }
 
+    private HouseholdFile.Known known(LedgerRepository.Row row, long id) {
+        Secret.Kind kind = row.secret().kind();
+        long of = row.secret().id();
+        return new HouseholdFile.Known(row.residentId(), kind.name(), kind != Secret.Kind.WIFI ? null : books.networks().all(id).stream()
+                .filter(n -> n.id() == of).map(NetworkRepository.NetworkRow::name).findFirst().orElse(""),
+                kind == Secret.Kind.DEVICE ? Long.valueOf(of) : null, kind != Secret.Kind.HUB ? null : books.hubs().of(id).stream()
+                        .filter(u -> u.id() == of).map(HubRepository.Hub::name).findFirst().orElse(""),
+                kind == Secret.Kind.ACCOUNT ? Long.valueOf(of) : null, row.since(), row.how(), row.notedBy());
+    }
+
     HouseholdFile file(long id, List<HouseholdFile.Picture> pictures) {
         Household h = books.households().get(id);
         Map<String, JsonNode> models = new TreeMap<>();
@@ -97,7 +111,10 @@ class CarryOut {
                         .toList(),
                 carried,
                 books.access().of(id).grants().stream().map(g -> new HouseholdFile.Access(g.personId(), g.cameraId(), g.role().name(),
-                        g.until().orElse(null))).toList(),
+                        g.from().orElse(null), g.until().orElse(null), g.alerts())).toList(),
+                books.ledger().history(id).stream().filter(row -> row.endedOn() == null).map(row -> known(row, id)).toList(),
+                books.ledger().screens(id).stream().map(s -> new HouseholdFile.Screen(s.name(), s.room(), s.linkedBy(),
+                        s.cameraIds().stream().sorted().toList())).toList(),
                 books.readings().records(id).stream().map(r -> new HouseholdFile.Reading(r.reading().at().xM(), r.reading().at().yM(),
                         r.reading().at().zM(), r.reading().band().name(), r.reading().rssiDbm(), r.reading().sdDb(), r.at(), r.by()))
                         .toList(),

@@ -7,6 +7,7 @@ import roofnest.app.records.CameraRepository;
 import roofnest.app.records.ClimateRepository;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.HubRepository;
+import roofnest.app.records.LedgerRepository;
 import roofnest.app.records.LogRepository;
 import roofnest.app.records.NetworkRepository;
 import roofnest.app.records.OtherThingRepository;
@@ -20,5 +21,5 @@ import roofnest.app.records.RouterRepository;
 @Component
 record HouseholdBooks(HouseholdRepository households, ResidentRepository residents, PromiseRepository promises,
         NetworkRepository networks, RouterRepository routers, OtherThingRepository things, HubRepository hubs, CameraRepository cameras,
-        AccessRepository access, ReadingRepository readings, LogRepository log, ProofRepository proofs,
+        AccessRepository access, LedgerRepository ledger, ReadingRepository readings, LogRepository log, ProofRepository proofs,
         ClimateRepository climates) {}

@@ -19,7 +19,8 @@ import tools.jackson.databind.JsonNode;
 record HouseholdFile(
         String format, int version, Particulars household, List<Person> people, JsonNode plan, List<Written> promises,
         Map<String, JsonNode> models, List<Network> networks, Router router, List<Thing> things, boolean thingsCounted, List<Hub> hubs,
-        List<Camera> cameras, List<Access> access, List<Reading> readings, List<Entry> log, List<Proved> proofs, Climate climate,
+        List<Camera> cameras, List<Access> access, List<Known> known, List<Screen> screens, List<Reading> readings, List<Entry> log,
+        List<Proved> proofs, Climate climate,
         List<Picture> pictures) {
     static final String FORMAT = "roof-nest-household";
     static final int VERSION = 1;
@@ -46,7 +47,12 @@ record HouseholdFile(
             String deviceId, String room,
             OffsetDateTime joinedAt, boolean ownPassword, OffsetDateTime mountedAt, LocalDate lastChargedOn) {}
 
-    record Access(long person, long camera, String role, LocalDate until) {}
+    record Access(long person, long camera, String role, LocalDate from, LocalDate until, Boolean alerts) {}
+
+    /** What somebody knows; of the network, the camera, the hub and the account just the one that its kind says is given. */
+    record Known(long person, String kind, String network, Long camera, String hub, Long account, LocalDate since, String how, String by) {}
+
+    record Screen(String name, String room, long linkedBy, List<Long> cameras) {}
 
     record Reading(double xM, double yM, double zM, String band, double dbm, double sdDb, OffsetDateTime at, String by) {}
 

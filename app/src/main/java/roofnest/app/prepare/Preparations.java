@@ -31,6 +31,7 @@ import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.NetworkRepository;
 import roofnest.app.secrets.LinkTokens;
+import roofnest.app.records.LedgerRepository;
 import roofnest.app.records.MailRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.web.BadInput;
@@ -39,6 +40,7 @@ import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.PhotoCodes;
 import roofnest.core.access.Access;
+import roofnest.core.access.Secret;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
 import roofnest.core.judge.Camera;
@@ -65,6 +67,7 @@ public class Preparations {
     private final CameraRepository cameras;
     private final NetworkRepository networks;
     private final ResidentRepository residents;
+    private final LedgerRepository ledger;
     private final FirmRepository firms;
     private final AppointmentRepository appointments;
     private final Clock clock;
@@ -72,7 +75,7 @@ public class Preparations {
     Preparations(
             PreparationRepository preparations, LinkTokens tokens, MailRepository mail, HouseholdRepository households,
             Changes changes, CameraRepository cameras,
-            NetworkRepository networks, ResidentRepository residents, FirmRepository firms,
+            NetworkRepository networks, ResidentRepository residents, LedgerRepository ledger, FirmRepository firms,
             AppointmentRepository appointments, Clock clock) {
         this.preparations = preparations;
         this.tokens = tokens;
@@ -82,6 +85,7 @@ public class Preparations {
         this.cameras = cameras;
         this.networks = networks;
         this.residents = residents;
+        this.ledger = ledger;
         this.firms = firms;
         this.appointments = appointments;
         this.clock = clock;
@@ -247,7 +251,16 @@ public class Preparations {
     }
 
     private void take(long householdId, HomeNetwork network) {
-        changes.byHousehold(householdId, () -> networks.take(householdId, network, BY_HOUSEHOLD));
+        changes.byHousehold(householdId, () -> {
+            networks.take(householdId, network, BY_HOUSEHOLD);
+            // Whoever types it in knows it, if the link went to somebody who is noted.
+            preparations.newest(householdId).ifPresent(link -> residents.of(householdId).stream()
+                    .filter(each -> each.email().equalsIgnoreCase(link.to())).findFirst()
+                    .ifPresent(each -> networks.all(householdId).stream().filter(row -> row.name().equals(network.name())).findFirst()
+                            .ifPresent(
+                                    row -> ledger.note(householdId, each.id(), Secret.Kind.WIFI, row.id(), "typed it in before the visit",
+                                            BY_HOUSEHOLD))));
+        });
     }
 
     /**

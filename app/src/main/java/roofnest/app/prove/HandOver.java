@@ -14,6 +14,7 @@ import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.AccessRepository;
 import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.LedgerRepository;
 import roofnest.app.records.LogRepository;
 import roofnest.app.secrets.SecretStore;
 import roofnest.app.web.Form;
@@ -31,12 +32,13 @@ public class HandOver {
     private final Frames frames;
     private final CameraRepository cameras;
     private final SecretStore secrets;
+    private final LedgerRepository ledger;
     private final LogRepository log;
     private final Clock clock;
 
     HandOver(Changes changes, HouseholdRepository households, AccessRepository access, Signing signing, Frames frames,
             CameraRepository cameras,
-            SecretStore secrets, LogRepository log, Clock clock) {
+            SecretStore secrets, LedgerRepository ledger, LogRepository log, Clock clock) {
         this.changes = changes;
         this.households = households;
         this.access = access;
@@ -44,6 +46,7 @@ public class HandOver {
         this.frames = frames;
         this.cameras = cameras;
         this.secrets = secrets;
+        this.ledger = ledger;
         this.log = log;
         this.clock = clock;
     }
@@ -74,6 +77,10 @@ public class HandOver {
         people.people().stream().filter(person -> person.tie() == Access.Tie.FIRM).forEach(person -> frame.facts().cameras().stream()
                 .filter(camera -> people.grant(person.id(), camera.id()).isPresent())
                 .forEach(camera -> ends.add(person.name() + " taken off " + camera.name() + " in its app, and a try to look refused")));
+        people.people().stream().filter(person -> person.tie() == Access.Tie.FIRM)
+                .forEach(person -> people.known().stream().filter(known -> known.personId() == person.id())
+                        .forEach(known -> ends
+                                .add(person.name() + " knows " + known.secret().name() + " no longer: the householder has changed it")));
         secrets.known(frame.ref().id())
                 .forEach(secret -> ends.add(secret + ": changed by the householder, or handed to them on paper"));
         return ends;
@@ -96,6 +103,8 @@ public class HandOver {
             }
             ends.forEach(end -> log.add(ref.id(), null, LogRepository.Kind.NOTE, "Ended: " + end, LocalDate.now(clock), ref.by()));
             access.revokeFirm(ref.id());
+            frame.facts().access().people().stream().filter(person -> person.tie() == Access.Tie.FIRM)
+                    .forEach(person -> ledger.forgotten(ref.id(), person.id(), "changed by the householder at the hand-over", ref.by()));
             households.handOver(ref.id());
         });
     }

@@ -53,9 +53,9 @@ public class LedgerRepository {
                 .map(row -> new Access.Known(row.residentId(), row.secret(), row.since(), row.how())).toList();
     }
 
-    /** All that is and was known, the newest first. */
+    /** All that is known, as it was noted, and then what was, the newest end first. */
     public List<Row> history(long householdId) {
-        return jdbc.sql("select " + COLUMNS + " where k.household_id = :household order by k.ended_on desc nulls first, k.id desc")
+        return jdbc.sql("select " + COLUMNS + " where k.household_id = :household order by k.ended_on desc nulls first, k.id")
                 .param("household", householdId).query(LedgerRepository::row).list();
     }
 
@@ -110,6 +110,20 @@ public class LedgerRepository {
                 .param("household", householdId)
                 .param("kind", kind.name())
                 .param("id", id)
+                .update();
+    }
+
+    /** Somebody knows none of it any more, such as the firm once every secret was changed. */
+    public void forgotten(long householdId, long residentId, String how, String by) {
+        jdbc.sql("""
+            update known set ended_on = :today, ended_by = :by, ended_how = :how
+            where household_id = :household and resident_id = :resident and ended_on is null
+            """)
+                .param("today", LocalDate.now(clock))
+                .param("by", by)
+                .param("how", how)
+                .param("household", householdId)
+                .param("resident", residentId)
                 .update();
     }
 

@@ -29,15 +29,18 @@ class Grants {
     private final ResidentRepository residents;
     private final CameraRepository cameras;
     private final LedgerRepository ledger;
+    private final Invitations invitations;
     private final Clock clock;
 
     Grants(Changes changes, AccessRepository access, ResidentRepository residents, CameraRepository cameras, LedgerRepository ledger,
+            Invitations invitations,
             Clock clock) {
         this.changes = changes;
         this.access = access;
         this.residents = residents;
         this.cameras = cameras;
         this.ledger = ledger;
+        this.invitations = invitations;
         this.clock = clock;
     }
 
@@ -68,6 +71,9 @@ class Grants {
             boolean told = camera.model().sharing() == Sharing.TOLD_SECRET;
             if (none) {
                 access.revoke(ref.id(), residentId, cameraId);
+                if (access.of(ref.id()).grants().stream().noneMatch(grant -> grant.personId() == residentId)) {
+                    invitations.callBack(ref.id(), residentId);
+                }
                 return told ? resident.name() + " is off the list of " + camera.name()
                         + ", and knows its ID and password until they are changed." : resident.name() + " is off " + camera.name() + ".";
             }

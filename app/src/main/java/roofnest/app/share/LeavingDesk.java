@@ -47,11 +47,13 @@ class LeavingDesk {
     private final ResidentRepository residents;
     private final CameraRepository cameras;
     private final Knowing knowing;
+    private final Invitations invitations;
     private final LogRepository log;
     private final Clock clock;
 
     LeavingDesk(Changes changes, Frames frames, AccessRepository access, LedgerRepository ledger, LeavingRepository leavings,
-            ResidentRepository residents, CameraRepository cameras, Knowing knowing, LogRepository log, Clock clock) {
+            ResidentRepository residents, CameraRepository cameras, Knowing knowing, Invitations invitations, LogRepository log,
+            Clock clock) {
         this.changes = changes;
         this.frames = frames;
         this.access = access;
@@ -60,6 +62,7 @@ class LeavingDesk {
         this.residents = residents;
         this.cameras = cameras;
         this.knowing = knowing;
+        this.invitations = invitations;
         this.log = log;
         this.clock = clock;
     }
@@ -173,7 +176,10 @@ class LeavingDesk {
     private void apply(HouseholdRef ref, long leaver, State state, LeavingPlan.Change change) {
         String how = "changed to shut " + state.plan().who().name() + " out";
         switch (change.kind()) {
-            case TAKE_BACK -> access.revoke(ref.id(), leaver, change.id());
+            case TAKE_BACK -> {
+                access.revoke(ref.id(), leaver, change.id());
+                invitations.callBack(ref.id(), leaver);
+            }
             case UNLINK -> ledger.unlink(ref.id(), change.id());
             case ACCOUNT_OVER -> giveOver(ref, leaver, state, change);
             case ACCOUNT_PASSWORD -> knowing.change(ref, Secret.Kind.ACCOUNT, change.id(), how);

@@ -29,7 +29,7 @@ record ShareView(List<Column> cameras, List<Row> rows, List<Access.Role> roles) 
     /** @param note of kit that is shared by telling its password: whether they know it */
     record Cell(long cameraId, String role, String from, String until, boolean alerts, String note) {}
 
-    static ShareView of(Frame frame, List<ResidentRepository.Resident> residents, Map<Long, String> invitations) {
+    static ShareView of(Frame frame, List<ResidentRepository.Resident> residents, Map<Long, Invitations.State> invitations) {
         Access access = frame.facts().access();
         List<Camera> cameras = frame.facts().cameras();
         Map<Long, String> flags = frame.facts().intruders().stream()
@@ -51,7 +51,7 @@ record ShareView(List<Column> cameras, List<Row> rows, List<Access.Role> roles) 
 
     private static Row row(
             ResidentRepository.Resident resident, Access access, List<Camera> cameras, Map<Long, String> flags,
-            Map<Long, String> invitations) {
+            Map<Long, Invitations.State> invitations) {
         List<Cell> cells = cameras.stream().map(camera -> {
             Optional<Access.Grant> grant = access.grant(resident.id(), camera.id());
             return new Cell(camera.id(), grant.map(g -> g.role().name()).orElse(""),
@@ -62,7 +62,7 @@ record ShareView(List<Column> cameras, List<Row> rows, List<Access.Role> roles) 
         boolean hasAccess = cells.stream().anyMatch(cell -> !cell.role().isEmpty());
         String tie = resident.leftOn() == null ? resident.tie().words() : "left on " + resident.leftOn().format(DAY);
         return new Row(resident.id(), resident.name(), resident.email(), tie, flags.getOrDefault(resident.id(), ""),
-                invitations.getOrDefault(resident.id(), ""),
+                invitations.containsKey(resident.id()) ? invitations.get(resident.id()).words() : "",
                 hasAccess && !resident.email().isBlank() && resident.tie() != Access.Tie.LEFT && resident.tie() != Access.Tie.FIRM, cells);
     }
 }

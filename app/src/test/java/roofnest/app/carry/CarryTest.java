@@ -79,10 +79,14 @@ class CarryTest {
         HouseholdFile first = out.file(from.id(), List.of());
         HouseholdFile second = out.file(there, List.of());
         assertThat(second).usingRecursiveComparison()
-                .ignoringFields("people.ref", "promises.ref", "cameras.ref", "access.person", "access.camera", "log.camera",
+                .ignoringFields("people.ref", "promises.ref", "cameras.ref", "access.person", "access.camera", "known.person",
+                        "known.account", "known.camera", "screens.linkedBy", "screens.cameras", "log.camera",
                         "proofs.camera",
                         "proofs.promise")
                 .isEqualTo(first);
+        assertThat(second.known().stream().map(each -> nameOf(second, each.person()) + each.kind() + nameOf(second, each.account())))
+                .isEqualTo(first.known().stream().map(each -> nameOf(first, each.person()) + each.kind() + nameOf(first, each.account()))
+                        .toList());
         assertThat(households.get(there).stage()).isEqualTo(households.get(from.id()).stage());
         demo.jdbc().sql("delete from household where id = :id").param("id", there).update();
     }
@@ -99,6 +103,11 @@ class CarryTest {
             }
         }
         return findings;
+    }
+
+    private static String nameOf(HouseholdFile file, Long person) {
+        return file.people().stream().filter(each -> person != null && each.ref() == person).map(HouseholdFile.Person::name).findFirst()
+                .orElse("");
     }
 
     @Test

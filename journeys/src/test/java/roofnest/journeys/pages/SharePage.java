@@ -20,6 +20,12 @@ public record SharePage(Page page) {
         return this;
     }
 
+    /** Somebody who can look and should not. */
+    public LeavingPage leaving(String person) {
+        page.waitForNavigation(() -> page.getByLabel("Shut " + person + " out").click());
+        return new LeavingPage(page);
+    }
+
     public SharePage invite(String person) {
         page.waitForNavigation(() -> page.getByLabel("Invite " + person).first().click());
         return this;
