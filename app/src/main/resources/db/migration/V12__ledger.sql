@@ -118,3 +118,21 @@ alter table invitation add column hindrance_said text check (length(hindrance_sa
 alter table invitation add constraint accepted_or_declined check (accepted_at is null or declined_at is null);
 update invitation i set called_back_at = sent_at
 where accepted_at is null and exists (select 1 from invitation j where j.resident_id = i.resident_id and j.id > i.id);
+
+-- What somebody of the household was shown, did alone on their own phone, and could still do a week later.
+create table lesson (
+  household_id bigint not null references household on delete cascade,
+  resident_id  bigint not null,
+  item         text not null check (length(item) between 1 and 20),
+  shown_at     timestamptz,
+  shown_by     text,
+  alone_at     timestamptz,
+  alone_by     text,
+  again_at     timestamptz,
+  again_by     text,
+  again        boolean,
+  primary key (household_id, resident_id, item),
+  foreign key (household_id, resident_id) references resident (household_id, id) on delete cascade,
+  check ((shown_at is null) = (shown_by is null) and (alone_at is null) = (alone_by is null)),
+  check ((again_at is null) = (again_by is null) and (again_at is null) = (again is null))
+);

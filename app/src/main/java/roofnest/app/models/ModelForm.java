@@ -73,7 +73,8 @@ final class ModelForm {
                                 "the device ID and password, told")),
                         leftOut("/peopleMax", "Most people", Type.WHOLE_OR_LEFT_OUT, "empty: no limit"),
                         leftOut("/hub", "Key of its hub", Type.TEXT_OR_LEFT_OUT, "empty: it knows none"),
-                        yesNo("/pans", "Turns by motor"), choice("/body", "Is drawn as", choices(DeviceModel.Body.values())))),
+                        yesNo("/pans", "Turns by motor"), choice("/body", "Is drawn as", choices(DeviceModel.Body.values())),
+                        many("/can", "From the phone people can", choices(DeviceModel.Ability.values())))),
                 new Group("Picture", List.of(
                         whole("/lens/widthPx", "Width, px"), whole("/lens/heightPx", "Height, px"),
                         number("/lens/hfovDeg", "Field of view, degrees"), number("/lens/nightRangeM", "Night range, m"),

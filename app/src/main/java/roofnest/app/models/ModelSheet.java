@@ -97,6 +97,9 @@ record ModelSheet(List<Group> groups, List<Way> ways, List<CueLine> cues, List<S
     private static Group sharing(DeviceModel model) {
         List<Line> lines = new ArrayList<>();
         lines.add(new Line("Others look", model.sharing().words()));
+        if (!model.can().isEmpty()) {
+            lines.add(new Line("From the phone", model.can().stream().map(DeviceModel.Ability::words).collect(Collectors.joining(", "))));
+        }
         lines.add(new Line("At most", model.peopleMax() == null ? "no limit" : model.peopleMax() + " people"));
         lines.add(new Line("Card",
                 model.recording().cardMaxGb() == 0 ? "none in the camera" : "up to " + model.recording().cardMaxGb() + " GB"));

@@ -28,8 +28,8 @@ record LedgerView(List<Line> lines, List<String> logins, List<ScreenLine> screen
 
     record Choice(String value, String words) {}
 
-    /** @param looks whether by any of the ways a camera opens. @param flag why that has to end; empty when it may stay */
-    record Line(long id, String name, String tie, boolean looks, String flag, List<WayLine> ways) {}
+    /** @param learns whether they may look, and are to learn it. @param flag why that has to end; empty when it may stay */
+    record Line(long id, String name, String tie, boolean learns, String flag, List<WayLine> ways) {}
 
     /** @param knownId of what may have been noted by mistake; 0 for what was given by name */
     record WayLine(String words, String source, long knownId) {}
@@ -51,7 +51,9 @@ record LedgerView(List<Line> lines, List<String> logins, List<ScreenLine> screen
                 said.add(new WayLine("knows " + row.secret().name() + (opens ? "" : nothing(row.secret())),
                         row.how() + ", " + row.since().format(DAY) + ", noted by " + row.notedBy(), row.id()));
             });
-            lines.add(new Line(person.id(), person.name(), person.tie().words(), !ways.isEmpty(), flags.getOrDefault(person.id(), ""),
+            lines.add(new Line(person.id(), person.name(), person.tie().words(),
+                    !ways.isEmpty() && !flags.containsKey(person.id()) && person.tie() != Access.Tie.FIRM,
+                    flags.getOrDefault(person.id(), ""),
                     said));
         }
         return new LedgerView(lines, logins(access), access.screens().stream().map(screen -> screen(screen, frame, access)).toList(),

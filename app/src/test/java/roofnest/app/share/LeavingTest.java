@@ -12,6 +12,9 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
 
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -27,6 +30,7 @@ import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.LedgerRepository;
+import roofnest.app.records.LogRepository;
 import roofnest.app.records.NetworkRepository;
 import roofnest.app.records.PromiseRepository;
 import roofnest.app.records.ResidentRepository;
@@ -66,6 +70,8 @@ class LeavingTest {
     @Autowired private CameraRepository cameras;
     @Autowired private PromiseRepository promises;
     @Autowired private DemoPlaces demo;
+    @Autowired private Lessons lessons;
+    @Autowired private LogRepository log;
     @Autowired private MockMvc mvc;
 
     private HouseholdRef ref;
@@ -271,5 +277,31 @@ class LeavingTest {
                 .andReturn().getResponse().getContentAsString())
                 .contains("Corin knows the ID and password of Hen yard. Shut them out at Share first");
         assertThat(residents.find(ref.id(), lodger)).isPresent();
+    }
+
+    @Test
+    void somebody_learns_alone_and_is_asked_again_a_week_later() throws Exception {
+        String base = ref.path() + "/share/lesson/" + ida;
+        assertThat(mvc.perform(get(base).with(user(demo.staff("jory")))).andReturn().getResponse().getContentAsString())
+                .contains("Find a clip", "0 of", "not shown yet");
+        lessons.tick(ref, ida, "LOOK", "shown");
+        assertThat(view(ida).lines().get(0).standing()).as("only shown").isEqualTo("thin");
+        view(ida).lines().forEach(line -> lessons.tick(ref, ida, line.key(), "alone"));
+        assertThat(view(ida).learnt()).isTrue();
+        assertThat(log.of(ref.id())).filteredOn(entry -> entry.words().startsWith("Ida did everything alone")).singleElement()
+                .satisfies(entry -> assertThat(entry.nextOn()).isEqualTo(LocalDate.now().plusDays(7)));
+        lessons.tick(ref, ida, "SAVE", "lost");
+        assertThat(view(ida).lines().get(2).standing()).isEqualTo("broken");
+        lessons.tick(ref, ida, "SAVE", "untick");
+        assertThat(view(ida).learnt()).isFalse();
+        assertThatThrownBy(() -> lessons.tick(ref, ida, "SIREN", "alone")).isInstanceOf(Conflict.class);
+        byte[] card = mvc.perform(get(base + "/card.pdf").with(user(demo.staff("jory")))).andReturn().getResponse().getContentAsByteArray();
+        try (PDDocument pdf = Loader.loadPDF(card)) {
+            assertThat(new PDFTextStripper().getText(pdf)).contains("a card for Ida", "Charge a pack", "Whom to call");
+        }
+    }
+
+    private LessonView view(long person) {
+        return lessons.view(frames.frame(ref, Stage.SHARE), person);
     }
 }

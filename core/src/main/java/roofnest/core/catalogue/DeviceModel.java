@@ -1,5 +1,7 @@
 package roofnest.core.catalogue;
 
+import java.util.List;
+
 import com.fasterxml.jackson.annotation.JsonProperty;
 
 import roofnest.core.lang.Require;
@@ -15,12 +17,13 @@ import roofnest.core.lang.Worded;
  * @param peopleMax how many accounts can look through it; null when its maker sets no limit
  * @param pans whether it turns and tilts by motor
  * @param body how it is drawn
+ * @param can what it does besides watching; nothing when left out
  */
 public record DeviceModel(
         String key, String maker, String name, String summary, LensSpec lens, RadioSpec radio, CredentialRule credentials,
         SetUp setUp, PasswordRule passwordRule, String factoryPassword, PowerSpec power, MotionSpec motion,
         RecordingSpec recording, MaskGrid mask, MountSpec mount, Sharing sharing, String factoryAddress, AlertSpec alerts,
-        String hub, Integer peopleMax, Boolean pans, Body body) implements Joinable {
+        String hub, Integer peopleMax, Boolean pans, Body body, List<Ability> can) implements Joinable {
 
     /** The body that a device has. */
     public enum Body implements Worded {
@@ -34,6 +37,27 @@ public record DeviceModel(
         private final String words;
 
         Body(String words) {
+            this.words = words;
+        }
+
+        @Override
+        public String words() {
+            return words;
+        }
+    }
+
+    /** What people can make a device do from their phone. */
+    public enum Ability implements Worded {
+        @JsonProperty("talk")
+        TALK("talk through it"),
+        @JsonProperty("light")
+        LIGHT("switch its light"),
+        @JsonProperty("siren")
+        SIREN("sound its siren");
+
+        private final String words;
+
+        Ability(String words) {
             this.words = words;
         }
 
@@ -63,6 +87,7 @@ public record DeviceModel(
         alerts = alerts == null ? AlertSpec.PLAIN : alerts;
         pans = pans != null && pans;
         body = body == null ? Body.CAMERA : body;
+        can = can == null ? List.of() : List.copyOf(can);
         if (peopleMax != null) {
             Require.inRange("people who can look", peopleMax, 1, 1000);
         }
@@ -71,6 +96,6 @@ public record DeviceModel(
     public DeviceModel withKey(String otherKey) {
         return new DeviceModel(otherKey, maker, name, summary, lens, radio, credentials, setUp, passwordRule, factoryPassword, power,
                 motion, recording, mask, mount, sharing, factoryAddress,
-                alerts, hub, peopleMax, pans, body);
+                alerts, hub, peopleMax, pans, body, can);
     }
 }
