@@ -1,6 +1,7 @@
 -- Who can look, as it is: what somebody knows, which screens show cameras, and what tries to look have shown.
 alter table resident drop constraint resident_tie_check;
-alter table resident add constraint resident_tie_check check (tie in ('LIVES_HERE', 'FAMILY', 'COMES_HERE', 'LEFT', 'FIRM'));
+alter table resident add constraint resident_tie_check 
+  check (tie in ('LIVES_HERE', 'FAMILY', 'RENTS_HERE', 'COMES_HERE', 'LEFT', 'FIRM'));
 
 alter table access_grant add column from_on date check (from_on is null or role = 'GUEST' and from_on <= until_on);
 alter table access_grant add column alerts boolean not null default true;

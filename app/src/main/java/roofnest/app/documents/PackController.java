@@ -24,7 +24,6 @@ import roofnest.app.records.NetworkRepository;
 import roofnest.app.prove.IssueRepository;
 import roofnest.app.prove.Signing;
 import roofnest.app.secrets.SecretStore;
-import roofnest.app.share.Lessons;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
@@ -41,13 +40,12 @@ class PackController {
     private final SecretStore secrets;
     private final HubRepository hubs;
     private final Pdf pdf;
-    private final Lessons lessons;
     private final Workshop workshop;
     private final Clock clock;
 
     PackController(Frames frames, NetworkRepository networks, Signing signing, IssueRepository issues, SecretStore secrets,
             HubRepository hubs, Pdf pdf,
-            Lessons lessons, Workshop workshop,
+            Workshop workshop,
             Clock clock) {
         this.frames = frames;
         this.networks = networks;
@@ -56,7 +54,6 @@ class PackController {
         this.secrets = secrets;
         this.hubs = hubs;
         this.pdf = pdf;
-        this.lessons = lessons;
         this.workshop = workshop;
         this.clock = clock;
     }
@@ -76,16 +73,6 @@ class PackController {
     Object issue(HouseholdRef ref, @PathVariable int number) {
         return workshop.answer("The hand-over pack", "pdf", issues.document(ref.id(), number).orElseThrow(NoSuchPage::new), pdf::of,
                 made -> file("hand-over-pack-" + number, ref, made, "inline"));
-    }
-
-    /** What somebody learns, as a card to keep. */
-    @GetMapping("/households/{household}/share/lesson/{resident}/card.pdf")
-    ResponseEntity<byte[]> card(HouseholdRef ref, @PathVariable("resident") long residentId) {
-        Frame frame = frames.frame(ref, Stage.SHARE);
-        String name = frame.facts().access().people().stream().filter(person -> person.id() == residentId).findFirst()
-                .orElseThrow(NoSuchPage::new).name();
-        return file("card", ref, pdf.render("documents/lesson-card", ref.staff().firmId(), Map.of("name", name, "frame", frame, "date",
-                date(), "items", lessons.of(frame, residentId).items())), "inline");
     }
 
     /** Opening the sheet is the logged act, so it is a POST and never cached. */

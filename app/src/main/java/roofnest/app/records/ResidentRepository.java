@@ -33,7 +33,7 @@ public class ResidentRepository implements Archive {
             select id, name, email, tie, left_on, version
             from resident
             where household_id = :householdId and removed_at is null
-            order by array_position(array['LIVES_HERE', 'FAMILY', 'COMES_HERE', 'LEFT', 'FIRM'], tie), id
+            order by array_position(array['LIVES_HERE', 'FAMILY', 'RENTS_HERE', 'COMES_HERE', 'LEFT', 'FIRM'], tie), id
             """)
                 .param("householdId", householdId)
                 .query(ResidentRepository::resident).list();

@@ -121,6 +121,7 @@ class ShareController {
         model.addAttribute("form", form);
         model.addAttribute("share", ShareView.of(frame, residents.of(ref.id()), invitations.byResident(ref.id())));
         model.addAttribute("ledger", LedgerView.of(frame, ledger.history(ref.id()), knowing.all(frame)));
+        model.addAttribute("questions", frame.judge().localQuestions(frame.facts()));
         return "share";
     }
 }

@@ -301,6 +301,32 @@ class LeavingTest {
         }
     }
 
+    @Test
+    void a_house_that_is_sold_gets_its_order_and_a_paper_without_names_or_passwords() throws Exception {
+        secrets.sealCameraPassword(ref.id(), gate, "Lamp-oak-22", "Jory");
+        String page = mvc.perform(get(ref.path() + "/share/sale").with(user(demo.staff("jory")))).andReturn().getResponse()
+                .getContentAsString();
+        assertThat(page.indexOf("Take Gate eye out")).isPositive().isLessThan(page.indexOf("Close the account of Ida"));
+        byte[] paper = mvc.perform(get(ref.path() + "/share/sale/next-owner.pdf").with(user(demo.staff("jory")))).andReturn().getResponse()
+                .getContentAsByteArray();
+        try (PDDocument pdf = Loader.loadPDF(paper)) {
+            assertThat(new PDFTextStripper().getText(pdf)).contains("Gate eye", "Hen yard", "Reset:", "7 Staithe")
+                    .doesNotContain("Ida", "Lamp-oak-22");
+        }
+    }
+
+    @Test
+    void a_sign_says_of_sound_what_somebody_said() throws Exception {
+        String path = ref.path() + "/share/sign.pdf";
+        assertThat(mvc.perform(post(path).with(csrf()).with(user(demo.staff("jory"))).param("contact", "Ida")).andReturn().getResponse()
+                .getContentAsString()).contains("Say whether sound is recorded.");
+        byte[] sign = mvc.perform(post(path).with(csrf()).with(user(demo.staff("jory"))).param("contact", "Ida, at the house")
+                .param("sound", "no")).andReturn().getResponse().getContentAsByteArray();
+        try (PDDocument pdf = Loader.loadPDF(sign)) {
+            assertThat(new PDFTextStripper().getText(pdf)).contains("Cameras record here", "No sound.", "Ida, at the house");
+        }
+    }
+
     private LessonView view(long person) {
         return lessons.view(frames.frame(ref, Stage.SHARE), person);
     }

@@ -20,7 +20,8 @@ import roofnest.core.lang.Require;
  */
 public record Access(List<Person> people, List<Grant> grants, List<Known> known, List<Screen> screens, List<Look> looks) {
     public enum Tie {
-        LIVES_HERE("lives here"), FAMILY("family, elsewhere"), COMES_HERE("comes here, such as a cleaner"), LEFT("has left"),
+        LIVES_HERE("lives here"), FAMILY("family, elsewhere"), RENTS_HERE("rents here"), COMES_HERE("comes here, such as a cleaner"),
+        LEFT("has left"),
         FIRM("the firm");
 
         private final String words;

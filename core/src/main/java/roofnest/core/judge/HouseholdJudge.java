@@ -56,6 +56,11 @@ public final class HouseholdJudge {
         return cells;
     }
 
+    /** What has to be asked locally because of what the cameras see and hear, where they hang and whom they meet. */
+    public List<LocalQuestion> localQuestions(HouseholdFacts facts) {
+        return LocalQuestion.of(facts, this, this::eye);
+    }
+
     public Optional<House> house() {
         return house;
     }
