@@ -1,5 +1,7 @@
 package roofnest.app.documents;
 
+import java.awt.color.ColorSpace;
+import java.awt.color.ICC_Profile;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -46,6 +48,8 @@ class Pdf {
             PdfRendererBuilder builder = new PdfRendererBuilder();
             builder.withHtmlContent(html, null);
             builder.usePdfUaAccessibility(true);
+            builder.usePdfAConformance(PdfRendererBuilder.PdfAConformance.PDFA_2_A);
+            builder.useColorProfile(ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData());
             builder.useSVGDrawer(new BatikSVGDrawer());
             builder.useFont(() -> font("Atkinson-400"), "Atkinson", 400, FontStyle.NORMAL, true);
             builder.useFont(() -> font("Atkinson-700"), "Atkinson", 700, FontStyle.NORMAL, true);

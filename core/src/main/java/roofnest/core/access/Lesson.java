@@ -93,13 +93,14 @@ public record Lesson(List<Item> items) {
     /** One line for each model, however many cameras are of it. */
     private static String lights(List<Taught> cameras) {
         return cameras.stream().map(Taught::model).distinct()
-                .map(model -> model.fullName() + ": " + lower(model, DeviceState.JOINED) + " is well, " + lower(model, DeviceState.FAILED)
-                        + " could not join, " + lower(model, DeviceState.OFF) + " is no power or asleep")
+                .map(model -> model.fullName() + ": " + lower(model, DeviceState.JOINED) + ": all is well; "
+                        + lower(model, DeviceState.FAILED) + ": it could not join; " + lower(model, DeviceState.OFF)
+                        + ": no power, or asleep")
                 .collect(Collectors.joining(". ")) + ".";
     }
 
     private static String lower(DeviceModel model, DeviceState state) {
         String words = model.setUp().cue(state).words();
-        return Character.toLowerCase(words.charAt(0)) + words.substring(1);
+        return "“" + Character.toLowerCase(words.charAt(0)) + words.substring(1) + "”";
     }
 }

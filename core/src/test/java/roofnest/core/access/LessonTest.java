@@ -43,7 +43,7 @@ class LessonTest {
         assertThat(item(lesson, Key.CHARGE).alone()).isEqualTo("Takes out, shows and puts back the pack of Front or Back.");
         DeviceModel swift = Catalogue.shipped().get("pellan-swift");
         assertThat(item(lesson, Key.LIGHTS).shown()).containsOnlyOnce(swift.fullName()).contains("Oskarra Sill")
-                .contains("is no power or asleep");
+                .contains("“green, steady”: all is well");
         assertThat(item(lesson, Key.SIREN).shown()).contains("never beside a sleeping child");
     }
 

@@ -1,0 +1,91 @@
+package roofnest.app.documents;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.util.LinkedHashSet;
+import java.util.Set;
+
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+import org.verapdf.gf.foundry.VeraGreenfieldFoundryProvider;
+import org.verapdf.pdfa.Foundries;
+import org.verapdf.pdfa.PDFAParser;
+import org.verapdf.pdfa.PDFAValidator;
+import org.verapdf.pdfa.flavours.PDFAFlavour;
+import org.verapdf.pdfa.results.ValidationResult;
+
+import roofnest.app.AppTest;
+import roofnest.app.DemoPlaces;
+import roofnest.app.Made;
+
+/** Papers can be read aloud (PDF/UA-1) and in thirty years (PDF/A-2a), says a reader that is not their writer. */
+@AppTest
+class PapersTest {
+    @Autowired private MockMvc mvc;
+    @Autowired private DemoPlaces demo;
+
+    @BeforeAll
+    static void theValidatorIsThere() {
+        VeraGreenfieldFoundryProvider.initialise();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {"Quiller/prove/pack.pdf", "Peverell/prove/pack.pdf", "Peverell/prove/issues/1.pdf", "Quiller/ready/quotation.pdf",
+                "Quiller/share/sale/next-owner.pdf"})
+    void keeps_to_both_standards(String path) throws Exception {
+        String[] parts = path.split("/", 2);
+        byte[] paper = Made.file(mvc, get("/households/" + demo.household(parts[0]) + "/" + parts[1]).with(user(demo.staff("tamsin"))))
+                .getContentAsByteArray();
+        assertThat(faults(paper, PDFAFlavour.PDFUA_1)).as("PDF/UA-1").isEmpty();
+        assertThat(faults(paper, PDFAFlavour.PDFA_2_A)).as("PDF/A-2a").isEmpty();
+    }
+
+    @Test
+    void the_sheets_that_are_printed_by_an_act_do_too() throws Exception {
+        String base = "/households/" + demo.household("Quiller");
+        byte[] sealed
+                = mvc.perform(post(base + "/prove/sealed-sheet").with(csrf()).with(user(demo.staff("jory")))).andReturn().getResponse()
+                        .getContentAsByteArray();
+        byte[] sign = mvc.perform(post(base + "/share/sign.pdf").with(csrf()).with(user(demo.staff("jory"))).param("contact", "Ida")
+                .param("sound", "no")).andReturn().getResponse().getContentAsByteArray();
+        for (byte[] paper : new byte[][] {sealed, sign}) {
+            assertThat(faults(paper, PDFAFlavour.PDFUA_1)).isEmpty();
+            assertThat(faults(paper, PDFAFlavour.PDFA_2_A)).isEmpty();
+        }
+    }
+
+    @Test
+    void the_reader_finds_fault_with_an_ordinary_file() throws Exception {
+        try (PDDocument plain = new PDDocument(); ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+            plain.addPage(new PDPage());
+            plain.save(out);
+            assertThat(faults(out.toByteArray(), PDFAFlavour.PDFUA_1)).isNotEmpty();
+            assertThat(faults(out.toByteArray(), PDFAFlavour.PDFA_2_A)).isNotEmpty();
+        }
+    }
+
+    private static Set<String> faults(byte[] paper, PDFAFlavour flavour) throws Exception {
+        Set<String> faults = new LinkedHashSet<>();
+        try (PDFAParser parser = Foundries.defaultInstance().createParser(new ByteArrayInputStream(paper), flavour);
+                PDFAValidator validator = Foundries.defaultInstance().createValidator(flavour, false)) {
+            ValidationResult result = validator.validate(parser);
+            assertThat(result.getTotalAssertions()).as("something was looked at").isPositive();
+            result.getTestAssertions().forEach(each -> faults.add(each.getRuleId().getClause() + "-"
+                    + each.getRuleId().getTestNumber() + ": " + each.getMessage()));
+        }
+        return faults;
+    }
+}
