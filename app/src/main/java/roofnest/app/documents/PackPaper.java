@@ -40,7 +40,7 @@ class PackPaper implements PackDrawer {
         List<TrialRepository.Trial> tests = trials.of(frame.ref().id());
         frame.cameras().forEach(record -> PackView.rows(record, tests)
                 .forEach(row -> says.add(record.camera().name() + ", " + row[0] + ": " + row[1])));
-        PackView.access(frame).forEach(line -> says.add(line.person() + ", " + line.tie() + ", may use: " + line.cameras()));
+        PackView.access(frame).forEach(line -> says.add(line.person() + ", " + line.tie() + ", can look by: " + line.cameras()));
         remarks.forEach(remark -> says.add("Remark: " + remark.words() + ", agreed by " + remark.agreedBy()));
         return says.stream().map(line -> line.replaceAll("\\R", " ")).toList();
     }

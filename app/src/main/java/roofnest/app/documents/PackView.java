@@ -1,16 +1,20 @@
 package roofnest.app.documents;
 
 import java.time.OffsetDateTime;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 
 import roofnest.app.care.NextCharges;
 import roofnest.app.household.Frame;
 import roofnest.app.prove.RemarkRepository;
 import roofnest.app.prove.TrialRepository;
 import roofnest.app.records.CameraRepository;
+import roofnest.app.drawing.PictureView;
 import roofnest.app.drawing.PlanDrawing;
 import roofnest.app.drawing.Svg;
 import roofnest.core.access.Access;
@@ -26,13 +30,21 @@ import roofnest.core.view.Vision;
 
 /** What the pack says of a household. */
 record PackView(
-        Optional<PlanDrawing> plan, List<OnPlan> onPlan, List<CameraSheet> cameras, List<AccessLine> access, List<NextCharges.Due> charges,
+        FridgePage fridge, Optional<PlanDrawing> plan, List<OnPlan> onPlan, List<CameraSheet> cameras, List<AccessLine> access,
+        List<NextCharges.Due> charges,
         Optional<TrialRepository.Signature> signature, List<RemarkLine> remarks, List<String> cautions) {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
 
     /** @param footprint where someone can be told, as a path on the plan */
     record OnPlan(int number, String name, double x, double y, String footprint) {}
 
-    record CameraSheet(int number, String name, String model, List<String[]> settings, List<String[]> tests, String reset) {}
+    record CameraSheet(int number, String name, String model, Optional<PictureView> picture, List<String[]> settings,
+            List<String[]> tests, String reset) {
+        CameraSheet withPicture(Optional<PictureView> drawn) {
+            return new CameraSheet(number, name, model, drawn, settings, tests, reset);
+        }
+    }
 
     /** @param about what is taken as it is */
     record RemarkLine(String about, String words, String agreedBy, OffsetDateTime at) {}
@@ -48,9 +60,11 @@ record PackView(
         for (CameraRepository.Record record : cameras) {
             int number = sheets.size() + 1;
             plan.ifPresent(p -> onPlan.add(onPlan(number, record.camera(), p)));
-            sheets.add(sheet(number, record, trials));
+            sheets.add(sheet(number, record, trials).withPicture(frame.judge().house()
+                    .map(house -> PictureView.of(house, frame.facts(), record.camera(), false))));
         }
-        return new PackView(plan.map(p -> PlanDrawing.of(p, p.storeys().get(0))), onPlan, sheets, access(frame), NextCharges.of(frame),
+        return new PackView(FridgePage.of(frame), plan.map(p -> PlanDrawing.of(p, p.storeys().get(0))), onPlan, sheets, access(frame),
+                NextCharges.of(frame),
                 signature, remarks.stream().map(remark -> remark(frame, remark)).toList(),
                 List.of("Cameras are not life-safety alarms. Smoke and carbon-monoxide alarms stay where they are.",
                         "Recording sound, neighbours, tenants and staff is ruled differently from place to place. Ask locally, "
@@ -106,7 +120,8 @@ record PackView(
                 tests.add(test(kind.title(), trials, of(camera, kind)));
             }
         }
-        return new CameraSheet(number, camera.name(), camera.model().fullName(), settings, tests, camera.model().setUp().reset());
+        return new CameraSheet(number, camera.name(), camera.model().fullName(), Optional.empty(), settings, tests,
+                camera.model().setUp().reset());
     }
 
     private static Predicate<TrialRepository.Trial> of(Camera camera, TrialRepository.Kind kind) {
@@ -120,14 +135,19 @@ record PackView(
                 .orElse("not tried")};
     }
 
+    /** By name, by what they know and by which screens: what opens a camera stands here, however it was given. */
     static List<AccessLine> access(Frame frame) {
         Access access = frame.facts().access();
-        return access.people().stream()
-                .map(person -> new AccessLine(person.name(), person.tie().words(), frame.facts().cameras().stream()
-                        .flatMap(camera -> access.grant(person.id(), camera.id()).stream()
-                                .map(grant -> camera.name() + " (" + grant.role().words() + grant.until().map(u -> " until " + u).orElse("")
-                                        + ")"))
-                        .reduce((a, b) -> a + ", " + b).orElse("none")))
-                .toList();
+        List<AccessLine> lines = new ArrayList<>();
+        for (Access.Person person : access.people()) {
+            List<String> ways = new ArrayList<>(access.waysOf(person.id(), frame.facts().kit()).stream().map(Access.Way::how).toList());
+            access.grants().stream().filter(grant -> grant.personId() == person.id()).flatMap(grant -> grant.until().stream()).distinct()
+                    .forEach(until -> ways.add("as a guest until " + until.format(DAY)));
+            lines.add(new AccessLine(person.name(), person.tie().words(), ways.isEmpty() ? "nothing" : String.join("; ", ways)));
+        }
+        access.screens()
+                .forEach(screen -> lines.add(new AccessLine(screen.name(), "in the " + screen.room(), frame.facts().cameras().stream()
+                        .filter(camera -> screen.cameraIds().contains(camera.id())).map(Camera::name).collect(Collectors.joining(", ")))));
+        return lines;
     }
 }

@@ -15,12 +15,15 @@ import org.springframework.test.web.servlet.MockMvc;
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
+import roofnest.app.household.Frames;
+import roofnest.core.promise.Stage;
 import roofnest.app.Made;
 
 @AppTest
 class PackTest {
     @Autowired private MockMvc mvc;
     @Autowired private DemoPlaces demo;
+    @Autowired private Frames frames;
 
     @Test
     void the_pack_holds_every_promise_with_its_proof_as_tagged_text_with_bookmarks() throws Exception {
@@ -71,5 +74,19 @@ class PackTest {
         long kept = demo.jdbc().sql("select count(*) from secret where household_id = :id and kind <> 'INITIAL_PASSWORD'")
                 .param("id", demo.household("Osgood")).query(Long.class).single();
         assertThat(demo.count("secret_reveal") - before).as("one look at each").isEqualTo(kept).isGreaterThanOrEqualTo(2);
+    }
+
+    /** What hangs where everybody sees it says no more than is known. */
+    @Test
+    void the_first_page_says_what_is_kept_and_what_was_not_tried() {
+        FridgePage quiller = FridgePage.of(frames.frame(demo.ref("Quiller", "jory"), Stage.PROVE));
+        assertThat(quiller.phone())
+                .anySatisfy(said -> assertThat(said).startsWith("It rings for Ida Quiller").doesNotContain("Corin", "Jory"))
+                .contains("That it rings within 6 s is promised and has not been tried.");
+        assertThat(quiller.watches()).singleElement().satisfies(watch -> assertThat(watch.sees()).isEmpty());
+        FridgePage peverell = FridgePage.of(frames.frame(demo.ref("Peverell", "jory"), Stage.PROVE));
+        assertThat(peverell.watches()).anySatisfy(
+                watch -> assertThat(watch.sees()).contains("Recognise a face at the front door, day and night"));
+        assertThat(peverell.later()).allSatisfy(later -> assertThat(later).startsWith("Charge "));
     }
 }
