@@ -6,8 +6,10 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 
 import org.springframework.stereotype.Component;
 
@@ -16,6 +18,7 @@ import roofnest.app.firm.FirmRepository;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
 
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FSFontUseCase;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
@@ -23,6 +26,9 @@ import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 /** Renders a template as a tagged PDF with its fonts inside. */
 @Component
 class Pdf {
+    /** In drawings too. */
+    private static final Set<FSFontUseCase> EVERYWHERE = EnumSet.of(FSFontUseCase.DOCUMENT, FSFontUseCase.SVG);
+
     private final ITemplateEngine templates;
     private final FirmRepository firms;
 
@@ -51,9 +57,9 @@ class Pdf {
             builder.usePdfAConformance(PdfRendererBuilder.PdfAConformance.PDFA_2_A);
             builder.useColorProfile(ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData());
             builder.useSVGDrawer(new BatikSVGDrawer());
-            builder.useFont(() -> font("Atkinson-400"), "Atkinson", 400, FontStyle.NORMAL, true);
-            builder.useFont(() -> font("Atkinson-700"), "Atkinson", 700, FontStyle.NORMAL, true);
-            builder.useFont(() -> font("ZillaSlab-600"), "Zilla", 600, FontStyle.NORMAL, true);
+            builder.useFont(() -> font("Atkinson-400"), "Atkinson", 400, FontStyle.NORMAL, true, EVERYWHERE);
+            builder.useFont(() -> font("Atkinson-700"), "Atkinson", 700, FontStyle.NORMAL, true, EVERYWHERE);
+            builder.useFont(() -> font("ZillaSlab-600"), "Zilla", 600, FontStyle.NORMAL, true, EVERYWHERE);
             builder.toStream(out);
             builder.run();
             return out.toByteArray();

@@ -8,6 +8,7 @@ import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.Judged;
 import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Finding;
+import roofnest.core.promise.Promise;
 import roofnest.core.promise.Remedy;
 import roofnest.core.promise.Standing;
 import roofnest.core.promise.Unit;
@@ -29,7 +30,8 @@ public record PromiseLine(
                 : "";
         return new PromiseLine(
                 finding.promise().value(), judged.wording(), camera, finding.standing().name().toLowerCase(Locale.ROOT),
-                finding.standing().word(), measured(finding), finding.limit().toString(), evidence(finding), finding.reason(),
+                finding.standing().word(), measured(finding), finding.limit().toString(), evidence(judged.promise(), finding),
+                finding.reason(),
                 finding.remedies());
     }
 
@@ -41,7 +43,10 @@ public record PromiseLine(
         return finding.measuredText();
     }
 
-    private static String evidence(Finding finding) {
+    private static String evidence(Promise promise, Finding finding) {
+        if (promise instanceof Promise.OnlyThese && finding.evidence() == Evidence.PREDICTED) {
+            return "from what was noted of people";
+        }
         return finding.evidence() == Evidence.PROVED && finding.standing() == Standing.BROKEN ? "found by a test"
                 : finding.evidence().words();
     }

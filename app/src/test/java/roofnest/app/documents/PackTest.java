@@ -6,8 +6,13 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
+import java.util.Set;
+import java.util.TreeSet;
+
 import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -88,5 +93,21 @@ class PackTest {
         assertThat(peverell.watches()).anySatisfy(
                 watch -> assertThat(watch.sees()).contains("Recognise a face at the front door, day and night"));
         assertThat(peverell.later()).allSatisfy(later -> assertThat(later).startsWith("Charge "));
+    }
+
+    @Test
+    void drawings_are_lettered_in_the_paper_s_own_hand() throws Exception {
+        byte[] pack
+                = Made.file(mvc, get("/households/" + demo.household("Peverell") + "/prove/issues/1.pdf").with(user(demo.staff("jory"))))
+                        .getContentAsByteArray();
+        Set<String> fonts = new TreeSet<>();
+        try (PDDocument document = Loader.loadPDF(pack)) {
+            for (PDPage page : document.getPages()) {
+                for (COSName name : page.getResources().getFontNames()) {
+                    fonts.add(page.getResources().getFont(name).getName().replaceAll("^[A-Z]{6}\\+", ""));
+                }
+            }
+        }
+        assertThat(fonts).isNotEmpty().allSatisfy(font -> assertThat(font).matches("(Atkinson|Zilla).*"));
     }
 }
