@@ -137,3 +137,8 @@ create table lesson (
   check ((shown_at is null) = (shown_by is null) and (alone_at is null) = (alone_by is null)),
   check ((again_at is null) = (again_by is null) and (again_at is null) = (again is null))
 );
+
+-- Tests of what is never to be shown, and of how long footage is kept, which is counted a week later.
+alter table trial drop constraint trial_kind_check;
+alter table trial add constraint trial_kind_check
+  check (kind in ('LIVE_HOME', 'LIVE_AWAY', 'WALK', 'ALERT', 'PRIVATE', 'FOOTAGE'));

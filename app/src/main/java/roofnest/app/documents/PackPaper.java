@@ -38,7 +38,7 @@ class PackPaper implements PackDrawer {
                     + (line.standing().equals("untried") ? "" : ", " + line.measured()));
         }
         List<TrialRepository.Trial> tests = trials.of(frame.ref().id());
-        frame.cameras().forEach(record -> PackView.rows(record, tests)
+        frame.cameras().forEach(record -> PackView.rows(frame, record, tests)
                 .forEach(row -> says.add(record.camera().name() + ", " + row[0] + ": " + row[1])));
         PackView.access(frame).forEach(line -> says.add(line.person() + ", " + line.tie() + ", can look by: " + line.cameras()));
         remarks.forEach(remark -> says.add("Remark: " + remark.words() + ", agreed by " + remark.agreedBy()));

@@ -19,11 +19,13 @@ import roofnest.app.drawing.PlanDrawing;
 import roofnest.app.drawing.Svg;
 import roofnest.core.access.Access;
 import roofnest.core.judge.Camera;
+import roofnest.core.judge.Judged;
 import roofnest.core.lang.Numbers;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.WallCrossings;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Light;
+import roofnest.core.promise.Promise;
 import roofnest.core.view.Eye;
 import roofnest.core.view.Footprint;
 import roofnest.core.view.Vision;
@@ -60,7 +62,7 @@ record PackView(
         for (CameraRepository.Record record : cameras) {
             int number = sheets.size() + 1;
             plan.ifPresent(p -> onPlan.add(onPlan(number, record.camera(), p)));
-            sheets.add(sheet(number, record, trials).withPicture(frame.judge().house()
+            sheets.add(sheet(number, record, trials, promises(frame)).withPicture(frame.judge().house()
                     .map(house -> PictureView.of(house, frame.facts(), record.camera(), false))));
         }
         return new PackView(FridgePage.of(frame), plan.map(p -> PlanDrawing.of(p, p.storeys().get(0))), onPlan, sheets, access(frame),
@@ -82,8 +84,8 @@ record PackView(
     }
 
     /** Settings and tests of a camera, each with what it is. */
-    static List<String[]> rows(CameraRepository.Record record, List<TrialRepository.Trial> trials) {
-        CameraSheet sheet = sheet(0, record, trials);
+    static List<String[]> rows(Frame frame, CameraRepository.Record record, List<TrialRepository.Trial> trials) {
+        CameraSheet sheet = sheet(0, record, trials, promises(frame));
         List<String[]> rows = new ArrayList<>(sheet.settings());
         rows.addAll(sheet.tests());
         return rows;
@@ -96,7 +98,12 @@ record PackView(
                 Svg.area(footprint.seen(DetailLevel.DETECT, false)));
     }
 
-    private static CameraSheet sheet(int number, CameraRepository.Record record, List<TrialRepository.Trial> trials) {
+    private static List<Promise> promises(Frame frame) {
+        return frame.judgement().promises().stream().map(Judged::promise).toList();
+    }
+
+    private static CameraSheet sheet(int number, CameraRepository.Record record, List<TrialRepository.Trial> trials,
+            List<Promise> promises) {
         Camera camera = record.camera();
         List<String[]> settings = new ArrayList<>();
         settings.add(new String[] {"Hangs at",
@@ -110,14 +117,14 @@ record PackView(
         settings.add(new String[] {"Serial", record.serial() == null ? "not noted" : record.serial()});
         settings.add(new String[] {"Sticker", record.stickerKept() == null ? camera.model().setUp().stickerPlace() : record.stickerKept()});
         List<String[]> tests = new ArrayList<>();
-        for (TrialRepository.Kind kind : TrialRepository.Kind.values()) {
+        for (TrialRepository.Kind kind : TrialRepository.Kind.of(camera, promises)) {
             if (kind == TrialRepository.Kind.WALK) {
-                tests.add(test(kind.title() + ", by day", trials,
+                tests.add(test(kind.title() + ", by day", false, trials,
                         of(camera, kind).and(trial -> trial.light().equals(Optional.of(Light.DAY)))));
-                tests.add(test(kind.title() + ", in the dark", trials,
+                tests.add(test(kind.title() + ", in the dark", false, trials,
                         of(camera, kind).and(trial -> trial.light().equals(Optional.of(Light.NIGHT)))));
             } else {
-                tests.add(test(kind.title(), trials, of(camera, kind)));
+                tests.add(test(kind.title(), kind.later(), trials, of(camera, kind)));
             }
         }
         return new CameraSheet(number, camera.name(), camera.model().fullName(), Optional.empty(), settings, tests,
@@ -128,11 +135,11 @@ record PackView(
         return trial -> trial.cameraId() == camera.id() && trial.kind() == kind && trial.decided() && !trial.onStandIns();
     }
 
-    private static String[] test(String title, List<TrialRepository.Trial> trials, Predicate<TrialRepository.Trial> which) {
+    private static String[] test(String title, boolean later, List<TrialRepository.Trial> trials, Predicate<TrialRepository.Trial> which) {
         return new String[] {title, trials.stream().filter(which).reduce((older, newer) -> newer)
                 .map(trial -> (trial.passed() ? "passed. " : "failed. ") + trial.said()
                         + (trial.timed() == null ? "" : " (" + trial.timed().words() + ")"))
-                .orElse("not tried")};
+                .orElse(later ? "to be counted a week after the first clip" : "not tried")};
     }
 
     /** By name, by what they know and by which screens: what opens a camera stands here, however it was given. */

@@ -62,7 +62,8 @@ public record Gate(List<Open> open, List<Agreed> agreed) {
     /** By name, so that a test not made later on is not taken for one that was spoken of. */
     private static Optional<Open> missingTests(ProveView prove) {
         List<String> missing = prove.cameras().stream().flatMap(camera -> camera.tests().stream()
-                .filter(test -> !test.standing().equals("kept")).map(test -> test.kind().title() + " of " + camera.name()
+                .filter(test -> !test.standing().equals("kept") && !(test.kind().later() && test.standing().equals("untried")))
+                .map(test -> test.kind().title() + " of " + camera.name()
                         + (test.standing().equals("broken") ? " (failed)" : "")))
                 .toList();
         return missing.isEmpty() ? Optional.empty()

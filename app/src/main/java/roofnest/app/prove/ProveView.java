@@ -1,7 +1,6 @@
 package roofnest.app.prove;
 
 import java.time.format.DateTimeFormatter;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -37,11 +36,14 @@ record ProveView(List<CameraTests> cameras, Optional<TrialRepository.Signature> 
         List<CameraTests> all = cameras.stream().map(record -> new CameraTests(
                 record.id(), record.camera().name(), record.camera().model().fullName(), record.camera().joined(),
                 record.rehearsedAt() != null,
-                Arrays.stream(TrialRepository.Kind.values()).map(kind -> test(kind, record.id(), night, trials)).toList())).toList();
-        int passed = (int) all.stream().flatMap(camera -> camera.tests().stream()).filter(test -> test.standing().equals("kept")).count();
+                TrialRepository.Kind.of(record.camera(), frame.judgement().promises().stream().map(Judged::promise).toList()).stream()
+                        .map(kind -> test(kind, record.id(), night, trials)).toList()))
+                .toList();
+        List<Test> now = all.stream().flatMap(camera -> camera.tests().stream()).filter(test -> !test.kind().later()).toList();
+        int passed = (int) now.stream().filter(test -> test.standing().equals("kept")).count();
         return new ProveView(all, signature,
                 signature.map(s -> s.at().format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH))).orElse(""),
-                passed, all.size() * TrialRepository.Kind.values().length,
+                passed, now.size(),
                 trials.stream().filter(trial -> trial.onStandIns() && trial.decided()).count());
     }
 
@@ -53,7 +55,7 @@ record ProveView(List<CameraTests> cameras, Optional<TrialRepository.Signature> 
                 .orElse("");
         List<TrialRepository.Trial> real = own.stream().filter(trial -> !trial.onStandIns()).toList();
         if (real.isEmpty()) {
-            return new Test(kind, "untried", "not tried", "", rehearsal);
+            return new Test(kind, "untried", kind.later() ? "a week after the first clip" : "not tried", "", rehearsal);
         }
         TrialRepository.Trial last = real.get(real.size() - 1);
         if (kind != TrialRepository.Kind.WALK) {

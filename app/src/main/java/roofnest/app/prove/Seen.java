@@ -14,13 +14,14 @@ import roofnest.core.promise.Light;
 import roofnest.core.promise.PromiseKey;
 import roofnest.core.promise.Unit;
 import roofnest.core.radio.LinkBudget;
+import roofnest.core.trial.FootageKept;
 import roofnest.core.trial.Rings;
 import roofnest.core.trial.SignalDoubt;
 
 /**
  * What was seen in the test of a real camera. Nothing of it is filled in beforehand.
  *
- * @param seconds to the picture, or to the slowest ring
+ * @param seconds to the picture, or to the slowest ring; the days kept, of footage
  * @param timed with what; null where nothing was timed
  * @param light in which a walk was walked
  * @param places for each promise asked about whether the clip showed it
@@ -36,6 +37,8 @@ public record Seen(boolean passed, OptionalDouble seconds, TrialRepository.Timed
             case LIVE_HOME, LIVE_AWAY -> live(form, predicted);
             case ALERT -> rings(form);
             case WALK -> walk(form, watched);
+            case PRIVATE -> kept(form, watched);
+            case FOOTAGE -> footage(form);
         };
         return form.ok() ? Optional.of(seen) : Optional.empty();
     }
@@ -105,6 +108,39 @@ public record Seen(boolean passed, OptionalDouble seconds, TrialRepository.Timed
                 (light == Light.DAY ? "By day: " : "In the dark: ") + (!caught ? "no clip was recorded." : missed == 0
                         ? "a clip was recorded and played back." : "a clip was played back, and " + missed + " of " + places.size()
                                 + (places.size() == 1 ? " place was" : " places were") + " not shown as promised."));
+    }
+
+    /** The live picture searched for each piece of ground that it is never to show. */
+    private static Seen kept(Form form, List<Judged> watched) {
+        Map<PromiseKey, Boolean> places = new HashMap<>();
+        for (Judged judged : watched) {
+            String said = form.raw(field(judged));
+            if (said.equals("yes") || said.equals("no")) {
+                places.put(judged.promise().key(), said.equals("no"));
+            } else {
+                form.fault(field(judged), "Say whether any of it is in the picture.");
+            }
+        }
+        long shown = places.values().stream().filter(off -> !off).count();
+        return new Seen(shown == 0, OptionalDouble.empty(), null, OptionalDouble.empty(), Optional.empty(), places, shown == 0
+                ? "The live picture was searched at its widest: none of it shows." : "Searched at its widest, the live picture shows it.");
+    }
+
+    private static Seen footage(Form form) {
+        int days = form.whole("oldestDays", "how old the oldest clip is", 0, 3650, "days");
+        double used = form.decimal("usedPercent", "how much of the card is used", 0, 100, "%");
+        if (form.ok() && days < FootageKept.LEAST_DAYS) {
+            form.fault("oldestDays", "A week has its quiet and its loud days: count again when the oldest clip is "
+                    + FootageKept.LEAST_DAYS + " days old.");
+        }
+        if (form.ok() && used < FootageKept.LEAST_PERCENT) {
+            form.fault("usedPercent", "A card that is all but empty tells nothing yet.");
+        }
+        if (!form.ok()) {
+            return null;
+        }
+        FootageKept kept = new FootageKept(days, used);
+        return new Seen(true, OptionalDouble.of(kept.days()), null, OptionalDouble.empty(), Optional.empty(), Map.of(), kept.said());
     }
 
     static String field(Judged judged) {

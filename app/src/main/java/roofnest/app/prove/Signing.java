@@ -3,6 +3,8 @@ package roofnest.app.prove;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
@@ -14,26 +16,35 @@ import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.LogRepository;
 import roofnest.app.web.Form;
 import roofnest.core.promise.Stage;
+import roofnest.core.trial.FootageKept;
 
 /** The householder's word: for what is not kept, and under the whole, which is frozen by it. */
 @Service
 public class Signing {
+    private static final String FOOTAGE_DUE = "The footage of a week is to be counted: ";
+
     private final Frames frames;
     private final TrialRepository trials;
     private final RemarkRepository remarks;
     private final IssueRepository issues;
     private final PackDrawer drawer;
     private final Changes changes;
+    private final LogRepository log;
+    private final Clock clock;
 
-    Signing(Frames frames, TrialRepository trials, RemarkRepository remarks, IssueRepository issues, PackDrawer drawer, Changes changes) {
+    Signing(Frames frames, TrialRepository trials, RemarkRepository remarks, IssueRepository issues, PackDrawer drawer, Changes changes,
+            LogRepository log, Clock clock) {
         this.frames = frames;
         this.trials = trials;
         this.remarks = remarks;
         this.issues = issues;
         this.drawer = drawer;
         this.changes = changes;
+        this.log = log;
+        this.clock = clock;
     }
 
     /**
@@ -113,8 +124,23 @@ public class Signing {
             List<RemarkRepository.Remark> holding = holding(frame, said);
             String document = drawer.draw(frame, holding, number);
             String hash = sha256(document);
+            footageLater(ref, frame);
             issues.add(ref.id(), number, signer, ref.by(), document.replace(PackDrawer.HASH_HERE, hash), drawer.says(frame, holding), hash);
         });
+    }
+
+    /** What can only be counted later stays open in the log, with its day. */
+    private void footageLater(HouseholdRef ref, Frame frame) {
+        LocalDate today = LocalDate.now(clock);
+        List<String> due = ProveView.of(frame, frame.cameras(), trials.of(ref.id()), Optional.empty()).cameras().stream()
+                .filter(camera -> camera.joined() && camera.tests().stream()
+                        .anyMatch(test -> test.kind().later() && test.standing().equals("untried")))
+                .map(ProveView.CameraTests::name).toList();
+        boolean noted = log.of(ref.id()).stream().anyMatch(entry -> entry.words().startsWith(FOOTAGE_DUE));
+        if (!due.isEmpty() && !noted) {
+            log.add(ref.id(), new LogRepository.Said(null, LogRepository.Kind.NOTE, FOOTAGE_DUE + String.join(", ", due) + ".", today,
+                    today.plusDays(FootageKept.LEAST_DAYS)), ref.by());
+        }
     }
 
     static String sha256(String document) {

@@ -5,6 +5,7 @@ import java.sql.SQLException;
 import java.sql.Types;
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -13,7 +14,9 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
 import roofnest.app.records.Rehearsed;
+import roofnest.core.judge.Camera;
 import roofnest.core.promise.Light;
+import roofnest.core.promise.Promise;
 
 /** Tests on site and on stand-ins, and the householder's signature. */
 @Repository
@@ -28,7 +31,8 @@ public class TrialRepository implements Rehearsed {
 
     public enum Kind {
         LIVE_HOME("Live at home", "on the house's Wi-Fi"), LIVE_AWAY("Live away", "the phone's Wi-Fi off"),
-        WALK("Walk test", "somebody walks, the clip is played back"), ALERT("Alert", "the householder's phone rings");
+        WALK("Walk test", "somebody walks, the clip is played back"), ALERT("Alert", "the householder's phone rings"),
+        PRIVATE("Private ground", "the picture is searched for it"), FOOTAGE("Footage", "counted on the card after a week");
 
         private final String title;
         private final String how;
@@ -36,6 +40,28 @@ public class TrialRepository implements Rehearsed {
         Kind(String title, String how) {
             this.title = title;
             this.how = how;
+        }
+
+        /** The tests that a camera wants, by what is promised. */
+        public static List<Kind> of(Camera camera, List<Promise> promises) {
+            List<Kind> kinds = new ArrayList<>(List.of(LIVE_HOME, LIVE_AWAY, WALK, ALERT));
+            if (promises.stream().anyMatch(Promise.NeverShows.class::isInstance)) {
+                kinds.add(PRIVATE);
+            }
+            if (camera.settings().cardGb() > 0 && promises.stream().anyMatch(Promise.KeepsDays.class::isInstance)) {
+                kinds.add(FOOTAGE);
+            }
+            return kinds;
+        }
+
+        /** Whether it can only be made later, when the house was long handed over: it goes to Care with a date. */
+        public boolean later() {
+            return this == FOOTAGE;
+        }
+
+        /** Whether a stand-in can play it: none has neighbours or weeks. */
+        public boolean rehearsable() {
+            return this != PRIVATE && this != FOOTAGE;
         }
 
         public String title() {

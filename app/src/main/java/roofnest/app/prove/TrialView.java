@@ -41,20 +41,25 @@ record TrialView(long id, String kind, String title, String how, String camera, 
         boolean real = running.scene().isEmpty();
         return new TrialView(trial.id(), kind.name(), kind.title(), kind.how(), running.camera().camera().name(), instruction(running),
                 running.scene().map(scene -> rehearsal(running, scene)),
-                real && walk ? running.watched().stream().map(judged -> new PlaceAsked(Seen.field(judged), judged.wording(),
-                        "predicted " + judged.finding().measuredText())).toList() : List.of(),
+                real && (walk || kind == TrialRepository.Kind.PRIVATE) ? running.watched().stream()
+                        .map(judged -> new PlaceAsked(Seen.field(judged), judged.wording(),
+                                "predicted " + judged.finding().measuredText()))
+                        .toList() : List.of(),
                 real && kind == TrialRepository.Kind.ALERT ? IntStream.rangeClosed(1, Rings.WANTED).boxed().toList() : List.of(),
                 switch (kind) {
                     case LIVE_HOME, LIVE_AWAY -> "From the tap on the camera to the moving picture, s";
                     case ALERT -> "From the first step into the picture to the ring, s";
-                    case WALK -> "";
+                    case WALK, PRIVATE, FOOTAGE -> "";
                 }, kind == TrialRepository.Kind.LIVE_HOME,
                 switch (kind) {
                     case LIVE_HOME, LIVE_AWAY -> "Is the picture moving and the clock right?";
                     case WALK -> "Is there a clip of the walk, and does it play back?";
+                    case PRIVATE -> "Is any of it in the live picture, at its widest?";
+                    case FOOTAGE -> "How far back does the card go?";
                     case ALERT -> real ? "Five times, as far apart as the cool-down" : "Did the householder's phone ring?";
                 },
-                walk ? "Caught and played back" : kind == TrialRepository.Kind.ALERT ? real ? "Note the five" : "It rang" : "I see it",
+                walk ? "Caught and played back" : kind == TrialRepository.Kind.PRIVATE || kind == TrialRepository.Kind.FOOTAGE ? "Note it"
+                        : kind == TrialRepository.Kind.ALERT ? real ? "Note the five" : "It rang" : "I see it",
                 walk ? "No clip" : "Nothing came", trial.decided(), trial.said() == null ? "" : trial.said());
     }
 
@@ -73,6 +78,10 @@ record TrialView(long id, String kind, String title, String how, String camera, 
             case WALK -> running.scene().map(scene -> "Somebody walks " + scene.path() + " at an ordinary pace.")
                     .orElse("Somebody walks to every place asked about below, by the way that a stranger would, at an ordinary pace.")
                     + " Then play the clip back in the app.";
+            case PRIVATE -> "Open the live picture at its widest, by day, with the masks set as they are to stay. Look along its edges and"
+                    + " into mirrors and panes. A camera that turns is turned to where it rests.";
+            case FOOTAGE ->
+                "A week or more after the first clip: scroll to the oldest one in the app, and read how much of the card is used.";
             case ALERT -> "Lock the householder's phone, then walk through the picture. The time runs from the trigger to the ring.";
         };
     }

@@ -69,13 +69,21 @@ public class Trials {
 
     /** Begins the test of a real camera. */
     public long begin(HouseholdRef ref, long cameraId, TrialRepository.Kind kind) {
-        return changes.make(ref, Stage.PROVE, () -> {
+        return changes.make(ref, stage(ref, kind), () -> {
             Camera camera = cameras.get(ref.id(), cameraId).camera();
             if (!camera.joined()) {
                 throw new BadInput(camera.name() + " is not joined yet; pair it first.");
             }
+            if (!TrialRepository.Kind.of(camera, promises.of(ref.id())).contains(kind)) {
+                throw new BadInput("Nothing that is promised of " + camera.name() + " wants this test.");
+            }
             return trials.begin(ref.id(), cameraId, kind, OptionalDouble.empty(), ref.by());
         });
+    }
+
+    /** A test that is made later is a matter of care once the house was handed over; all others want the case open. */
+    private Stage stage(HouseholdRef ref, TrialRepository.Kind kind) {
+        return kind.later() && households.of(ref.id()).household().handedOver() ? Stage.CARE : Stage.PROVE;
     }
 
     /** Begins a rehearsal, of a camera whose run was rehearsed. */
@@ -91,6 +99,7 @@ public class Trials {
             case LIVE_AWAY -> cloud.liveAwaySeconds(camera.model(), isFirstAway(before, cameraId, true));
             case ALERT -> cloud.alertSeconds(camera.model(), uplinkMbps(household, camera));
             case WALK -> LiveScene.of(plan, camera).capture().walkS();
+            case PRIVATE, FOOTAGE -> throw new BadInput("There is nothing to rehearse: no stand-in has neighbours or weeks.");
         };
         return changes.make(ref, Stage.PROVE, () -> {
             rehearsed(cameras.get(ref.id(), cameraId));
@@ -111,7 +120,8 @@ public class Trials {
         CameraRepository.Record camera = household.camera(trial.cameraId());
         Optional<LiveScene> scene = trial.onStandIns()
                 ? Optional.of(LiveScene.of(household.facts().plan().orElseThrow(NoSuchPage::new), camera.camera())) : Optional.empty();
-        List<Judged> watched = household.judgement().promises().stream().filter(judged -> watches(household, camera, judged)).toList();
+        List<Judged> watched = household.judgement().promises().stream().filter(judged -> trial.kind() == TrialRepository.Kind.PRIVATE
+                ? judged.promise() instanceof Promise.NeverShows : watches(household, camera, judged)).toList();
         List<TrialRepository.Trial> before = trials.of(ref.id()).stream().filter(t -> t.id() < trialId).toList();
         return new Running(trial, camera, scene, watched, household.judge().link(household.facts(), camera.camera()),
                 isFirstAway(before, trial.cameraId(), trial.onStandIns()));
@@ -142,11 +152,14 @@ public class Trials {
             throw new BadInput("This is a rehearsal on stand-ins; it proves nothing.");
         }
         Seen.read(form, running.trial().kind(), running.watched(), running.predicted())
-                .ifPresent(seen -> changes.run(ref, Stage.PROVE, () -> {
-                    decided(ref, trialId,
-                            new TrialRepository.Decided(seen.passed(), seen.seconds(), seen.timed(), seen.light(), seen.said()));
+                .ifPresent(seen -> changes.run(ref, stage(ref, running.trial().kind()), () -> {
                     Camera camera = cameras.get(ref.id(), running.camera().id()).camera();
-                    proofs(running, camera, seen, promises.of(ref.id()), ref).forEach(proof -> proofs.add(ref.id(), proof));
+                    List<Proof> made = proofs(running, camera, seen, promises.of(ref.id()), ref);
+                    boolean footage = running.trial().kind() == TrialRepository.Kind.FOOTAGE;
+                    boolean passed = seen.passed() && (!footage || made.stream().allMatch(Proof::passed));
+                    decided(ref, trialId, new TrialRepository.Decided(passed, footage ? OptionalDouble.empty() : seen.seconds(),
+                            seen.timed(), seen.light(), seen.said()));
+                    made.forEach(proof -> proofs.add(ref.id(), proof));
                 }));
     }
 
@@ -178,6 +191,14 @@ public class Trials {
             case WALK -> written.stream().filter(promise -> seen.places().containsKey(promise.key())).map(promise -> proof(promise, camera,
                     seen.places().get(promise.key()), OptionalDouble.empty(), seen,
                     seen.places().get(promise.key()) ? "It was so on the clip that was played back." : "It was not so on the clip.", ref))
+                    .toList();
+            case PRIVATE -> written.stream().filter(promise -> seen.places().containsKey(promise.key())).map(promise -> proof(promise,
+                    camera, seen.places().get(promise.key()), OptionalDouble.empty(), seen, seen.places().get(promise.key())
+                            ? "The live picture was searched at its widest: none of it shows." : "It shows in the live picture.",
+                    ref))
+                    .toList();
+            case FOOTAGE -> written.stream().filter(Promise.KeepsDays.class::isInstance).map(promise -> proof(promise, camera,
+                    seen.seconds().orElseThrow() >= ((Promise.KeepsDays) promise).days(), seen.seconds(), seen, seen.said(), ref))
                     .toList();
         };
     }

@@ -36,6 +36,7 @@ class LeavingController {
     }
 
     @PostMapping("/households/{household}/share/leaving/{resident}/begin")
+    @Says("Begun. Each step counts once it is noted as done.")
     String begin(HouseholdRef ref, @PathVariable("resident") long resident, Form form, Model model) {
         boolean standIns = form.raw("standIns").equals("true");
         return form.save(() -> desk.begin(ref, resident, standIns, wish(form))) ? back(ref, resident, standIns)

@@ -329,7 +329,7 @@ class CorrectionsTest {
                 "DrawController.scale", "DrawController.move", "SpotsController.better", "SpotsController.fewest",
                 "SpotsController.fewestMixed",
                 "FirstFirmController.make",
-                "HouseholdController.reach", "InvitationController.accept");
+                "HouseholdController.reach", "InvitationController.answer");
     }
 
     private static Map<String, String> device(long id, String name, String serial, int version) {

@@ -3,6 +3,7 @@ package roofnest.app.prove;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +21,7 @@ import roofnest.app.household.Frames;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.JudgedHouseholds;
 import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.PromiseRepository;
 import roofnest.app.records.ProofRepository;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Conflict;
@@ -29,6 +31,7 @@ import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.judge.Judged;
 import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Finding;
+import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
 import roofnest.core.promise.Stage;
 import roofnest.core.promise.Standing;
@@ -41,6 +44,7 @@ class TrialsTest {
     @Autowired private TrialRepository rows;
     @Autowired private Frames frames;
     @Autowired private ProofRepository proofs;
+    @Autowired private PromiseRepository promises;
     @Autowired private CameraRepository cameras;
     @Autowired private JudgedHouseholds households;
     @Autowired private DemoPlaces demo;
@@ -174,6 +178,38 @@ class TrialsTest {
         assertThat(walkTest().standing()).isEqualTo("kept");
     }
 
+    /** Ground that is never to show is looked for in the picture, at each camera on its own. */
+    @Test
+    void private_ground_found_in_the_picture_breaks_its_promise_and_not_found_at_one_camera_proves_it_of_no_other() {
+        PromiseKey key = promises.of(ref.id()).stream().filter(Promise.NeverShows.class::isInstance).findFirst().orElseThrow().key();
+        Form unsaid = new Form(new HashMap<>());
+        trials.decide(ref, trials.begin(ref, camera, TrialRepository.Kind.PRIVATE), unsaid);
+        assertThat(unsaid.faultAt("seen-" + key.value())).contains("whether any of it");
+        decide(TrialRepository.Kind.PRIVATE, Map.of("seen-" + key.value(), "no"));
+        assertThat(of(key).reason()).contains("still to be tried");
+        assertThat(of(key).evidence()).isEqualTo(Evidence.PREDICTED);
+        decide(TrialRepository.Kind.PRIVATE, Map.of("seen-" + key.value(), "yes"));
+        assertThat(of(key).standing()).isEqualTo(Standing.BROKEN);
+        assertThat(of(key).reason()).contains("It shows in the live picture.");
+        assertThat(TrialRepository.Kind.of(cameras.get(ref.id(), camera).camera(), List.of())).as("nothing promised, nothing to try")
+                .doesNotContain(TrialRepository.Kind.PRIVATE, TrialRepository.Kind.FOOTAGE);
+    }
+
+    @Test
+    void footage_is_counted_after_a_week_and_breaks_what_it_does_not_come_to() {
+        PromiseKey key = promises.of(ref.id()).stream().filter(Promise.KeepsDays.class::isInstance).findFirst().orElseThrow().key();
+        Form early = new Form(new HashMap<>(Map.of("oldestDays", "3", "usedPercent", "10")));
+        trials.decide(ref, trials.begin(ref, camera, TrialRepository.Kind.FOOTAGE), early);
+        assertThat(early.faultAt("oldestDays")).contains("count again when the oldest clip is 7 days old");
+        decide(TrialRepository.Kind.FOOTAGE, Map.of("oldestDays", "8", "usedPercent", "99"));
+        assertThat(newest().passed()).as("8 days on a full card").isFalse();
+        assertThat(of(key).standing()).isEqualTo(Standing.BROKEN);
+        assertThat(of(key).reason()).contains("The card is full and its oldest clip 8 days old.");
+        decide(TrialRepository.Kind.FOOTAGE, Map.of("oldestDays", "8", "usedPercent", "20"));
+        assertThat(newest().passed()).isTrue();
+        assertThat(of(key).reason()).as("the other camera's card was not counted").contains("still to be tried");
+    }
+
     private ProveView.Test walkTest() {
         return ProveView.of(frames.frame(ref, Stage.PROVE), cameras.records(ref.id()), rows.of(ref.id()), Optional.empty()).cameras()
                 .stream()
@@ -193,7 +229,7 @@ class TrialsTest {
         rehearsedRun(other);
         demo.touched(ref.id());
         int before = proofs.of(ref.id()).size();
-        for (TrialRepository.Kind kind : TrialRepository.Kind.values()) {
+        for (TrialRepository.Kind kind : Arrays.stream(TrialRepository.Kind.values()).filter(TrialRepository.Kind::rehearsable).toList()) {
             trials.rehearsed(ref, trials.rehearse(ref, other, kind), kind != TrialRepository.Kind.WALK);
         }
         assertThat(proofs.of(ref.id())).hasSize(before);

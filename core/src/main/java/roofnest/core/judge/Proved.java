@@ -73,7 +73,7 @@ final class Proved {
         if (promise instanceof Promise.HoldsLink && counting.get(0).measured().isEmpty()) {
             return because("A moving picture came on site; its signal was not read.");
         }
-        List<String> silent = promise instanceof Promise.AlertWithin ? untestedOf(holding) : List.of();
+        List<String> silent = ofEachCamera() ? untestedOf(holding) : List.of();
         if (!silent.isEmpty()) {
             return because(
                     "It was so for the others tested; " + named(silent) + (silent.size() == 1 ? " is" : " are") + " still to be tried.");
@@ -88,6 +88,11 @@ final class Proved {
         boolean untested = oneIsEnough() && relied.isPresent() && relied.get() != failed.cameraId() && holding.stream()
                 .noneMatch(proof -> proof.cameraId() == relied.get() && proof.light().equals(failed.light()));
         return untested && predicted.standing() != Standing.BROKEN ? relied.map(cameras::get) : Optional.empty();
+    }
+
+    /** What one camera shows says nothing of another. */
+    private boolean ofEachCamera() {
+        return promise instanceof Promise.AlertWithin || promise instanceof Promise.NeverShows || promise instanceof Promise.KeepsDays;
     }
 
     private boolean oneIsEnough() {
