@@ -127,7 +127,7 @@ class FirstHouseJourneyTest {
             assertThat(page.locator(".fault").first()).containsText("This day is over");
             cell.locator("select").selectOption("OWNER");
             page.waitForNavigation(() -> cell.getByText("Set").click());
-            assertThat(page.locator(".notice").first()).containsText("The access is set");
+            assertThat(page.locator(".notice").first()).containsText("is owner of");
 
             // Everything that was taken out is still there to be brought back.
             page.navigate(house + "/sheet");

@@ -1,5 +1,6 @@
 package roofnest.journeys;
 
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
 
@@ -47,7 +48,12 @@ class ScreenshotsTest {
         panel(visit, "Hours");
         take(visit, "03-ready-hours");
         visit.household("Quiller");
+        quiller.share().leaving("Corin Ashdown");
+        visit.page().getByText("out of the Wi-Fi as well").click();
+        visit.page().waitForNavigation(() -> visit.page().getByText("Reckon again").click());
+        take(visit, "07-share-leaving");
         quiller.share();
+        visit.page().locator("#ledger").evaluate("ledger => ledger.scrollIntoView()");
         take(visit, "07-share");
 
         RunPage run = quiller.pair().startOnStandIns();
@@ -94,8 +100,6 @@ class ScreenshotsTest {
         take(visit, "02-survey-draw");
         new DrawPage(page).press("Escape").undo().done();
         visit.household("Merrin").survey();
-        panel(visit, "Signal");
-        take(visit, "02-survey-signal");
         page.waitForNavigation(() -> page.locator("#which-camera").selectOption(new SelectOption().setLabel("Wash eye")));
         new SurveyPage(page).type("heading", "318").type("tilt", "-8").saved();
         panel(visit, "Promises");
@@ -142,7 +146,12 @@ class ScreenshotsTest {
     private static void pack(Visit visit) throws IOException {
         String address = visit.page().url().replaceAll("(/households/[0-9]+).*", "$1");
         try (PDDocument document = Loader.loadPDF(visit.file(address + "/prove/issues/1.pdf").body())) {
-            ImageIO.write(new PDFRenderer(document).renderImageWithDPI(0, 80), "png", FOLDER.resolve("08-pack.png").toFile());
+            PDFRenderer renderer = new PDFRenderer(document);
+            BufferedImage first = renderer.renderImageWithDPI(0, 80);
+            BufferedImage both = new BufferedImage(2 * first.getWidth(), first.getHeight(), BufferedImage.TYPE_INT_RGB);
+            both.getGraphics().drawImage(first, 0, 0, null);
+            both.getGraphics().drawImage(renderer.renderImageWithDPI(1, 80), first.getWidth(), 0, null);
+            ImageIO.write(both, "png", FOLDER.resolve("08-pack.png").toFile());
         }
     }
 }

@@ -16,6 +16,8 @@ import roofnest.app.records.AccessRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.LedgerRepository;
 import roofnest.app.records.LogRepository;
+import roofnest.app.records.MailRepository;
+import roofnest.app.records.ResidentRepository;
 import roofnest.app.secrets.SecretStore;
 import roofnest.app.web.Form;
 import roofnest.core.access.Access;
@@ -34,11 +36,14 @@ public class HandOver {
     private final SecretStore secrets;
     private final LedgerRepository ledger;
     private final LogRepository log;
+    private final ResidentRepository residents;
+    private final MailRepository mail;
     private final Clock clock;
 
     HandOver(Changes changes, HouseholdRepository households, AccessRepository access, Signing signing, Frames frames,
             CameraRepository cameras,
-            SecretStore secrets, LedgerRepository ledger, LogRepository log, Clock clock) {
+            SecretStore secrets, LedgerRepository ledger, LogRepository log,
+            ResidentRepository residents, MailRepository mail, Clock clock) {
         this.changes = changes;
         this.households = households;
         this.access = access;
@@ -48,6 +53,8 @@ public class HandOver {
         this.secrets = secrets;
         this.ledger = ledger;
         this.log = log;
+        this.residents = residents;
+        this.mail = mail;
         this.clock = clock;
     }
 
@@ -114,6 +121,17 @@ public class HandOver {
         changes.run(ref, Stage.CARE, () -> {
             households.reopen(ref.id());
             log.add(ref.id(), null, LogRepository.Kind.NOTE, "The case was opened again: " + reason, LocalDate.now(clock), ref.by());
+            tell(ref, reason);
         });
+    }
+
+    /** Whoever lives there is told who works at their cameras again, and why. */
+    private void tell(HouseholdRef ref, String reason) {
+        residents.of(ref.id()).stream().filter(each -> each.tie() == Access.Tie.LIVES_HERE && !each.email().isBlank())
+                .forEach(each -> mail.send(ref.id(), each.email(), "Your cameras: the case is open again",
+                        "Hello " + each.name() + ",\n" + ref.by() + " of " + ref.staff().firmName()
+                                + " has opened the case of your cameras again. The reason: " + reason
+                                + "\nIf you know of no reason, call us.",
+                        null));
     }
 }

@@ -1,5 +1,6 @@
 package roofnest.app.records;
 
+import java.sql.Types;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
@@ -33,7 +34,7 @@ public class MailRepository {
                 .list();
     }
 
-    /** Sends it in the firm's name, with the firm's details beneath. */
+    /** Sends it in the firm's name, with the firm's details beneath. @param link null when there is none to open */
     public void send(long householdId, String to, String subject, String body, String link) {
         jdbc.sql("""
             insert into mail (household_id, to_address, subject, body, link, sent_at)
@@ -46,7 +47,7 @@ public class MailRepository {
                 .param("to", to)
                 .param("subject", subject)
                 .param("body", body)
-                .param("link", link)
+                .param("link", link, Types.VARCHAR)
                 .param("now", OffsetDateTime.now(clock))
                 .update();
     }

@@ -44,10 +44,10 @@ record LedgerView(List<Line> lines, List<String> logins, List<ScreenLine> screen
         List<Line> lines = new ArrayList<>();
         for (Access.Person person : access.people()) {
             List<Access.Way> ways = access.waysOf(person.id(), kit);
-            List<WayLine> said = new ArrayList<>(ways.stream().filter(way -> !way.how().startsWith("knows "))
+            List<WayLine> said = new ArrayList<>(ways.stream().filter(way -> way.secret().isEmpty())
                     .map(way -> new WayLine(way.how(), "", 0)).toList());
             history.stream().filter(row -> row.residentId() == person.id() && row.endedOn() == null).forEach(row -> {
-                boolean opens = ways.stream().anyMatch(way -> way.how().equals("knows " + row.secret().name()));
+                boolean opens = ways.stream().anyMatch(way -> way.secret().filter(row.secret()::is).isPresent());
                 said.add(new WayLine("knows " + row.secret().name() + (opens ? "" : nothing(row.secret())),
                         row.how() + ", " + row.since().format(DAY) + ", noted by " + row.notedBy(), row.id()));
             });

@@ -31,11 +31,14 @@ import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.MailRepository;
 import roofnest.app.records.NetworkRepository;
 import roofnest.app.records.PromiseRepository;
+import roofnest.app.records.ResidentRepository;
 import roofnest.app.secrets.SecretStore;
 import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
+import roofnest.core.access.Access;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
 import roofnest.core.judge.Camera;
@@ -58,6 +61,8 @@ class SigningTest {
     @Autowired private HouseholdRepository households;
     @Autowired private CameraRepository cameras;
     @Autowired private PromiseRepository promises;
+    @Autowired private ResidentRepository residents;
+    @Autowired private MailRepository mail;
     @Autowired private DemoPlaces demo;
     @Autowired private MockMvc mvc;
 
@@ -176,7 +181,13 @@ class SigningTest {
         String again = ref.path() + "/prove/reopen";
         assertThat(mvc.perform(post(again).with(user(ref.staff())).with(csrf())).andReturn().getResponse().getStatus()).isEqualTo(422);
         assertThat(handedOver()).isTrue();
+        residents.add(ref.id(), "Ida Quiller", "ida@staithe.example", Access.Tie.LIVES_HERE, null);
         mvc.perform(post(again).param("reason", "Router was replaced.").with(user(ref.staff())).with(csrf()));
+        assertThat(mail.of(ref.id())).as("the household is told").first().satisfies(told -> {
+            assertThat(told.to()).isEqualTo("ida@staithe.example");
+            assertThat(told.body()).contains("Jory Penhale of Ladderhall has opened the case", "Router was replaced.");
+            assertThat(told.link()).isNull();
+        });
         assertThat(handedOver()).isFalse();
         assertThat(words()).contains("The case was opened again: Router was replaced.");
         assertThat(secrets.revealWifiPassword(ref.id(), network.id(), ref.by(), "test")).contains("nine-herons-wade");

@@ -1,9 +1,12 @@
 package roofnest.core.access;
 
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -49,6 +52,8 @@ public record Access(List<Person> people, List<Grant> grants, List<Known> known,
         }
     }
 
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
     /** @param leftOn when somebody moved out; empty while they have not */
     public record Person(long id, String name, Tie tie, Optional<LocalDate> leftOn) {
         public Person {
@@ -93,9 +98,11 @@ public record Access(List<Person> people, List<Grant> grants, List<Known> known,
      * One way by which somebody can look.
      *
      * @param cameraIds through which, rising
-     * @param how in words that go on from "can look": "as owner of Front eye", "knows the password of Hen yard"
+     * @param how in words: "owner of Front eye", "knows the password of Hen yard"
+     * @param secret by which; empty for what was given by name or seen in a try
+     * @param from first day; empty when it is open now
      */
-    public record Way(Set<Long> cameraIds, String how) {
+    public record Way(Set<Long> cameraIds, String how, Optional<Secret> secret, Optional<LocalDate> from) {
         public Way {
             cameraIds = Set.copyOf(cameraIds);
         }
@@ -132,27 +139,32 @@ public record Access(List<Person> people, List<Grant> grants, List<Known> known,
     public List<Way> waysOf(long personId, List<Kit> kit) {
         List<Way> ways = new ArrayList<>();
         Set<Long> open = new TreeSet<>();
-        Map<Role, List<Kit>> byRole = new LinkedHashMap<>();
+        Map<String, List<Kit>> byRole = new LinkedHashMap<>();
+        Map<String, Grant> first = new HashMap<>();
         for (Kit each : kit) {
             // Kit without invitations takes nobody off by name: what was given there is what they know.
-            grant(personId, each.cameraId()).filter(grant -> !each.toldSecret())
-                    .ifPresent(grant -> byRole.computeIfAbsent(grant.role(), role -> new ArrayList<>()).add(each));
+            grant(personId, each.cameraId()).filter(grant -> !each.toldSecret()).ifPresent(grant -> {
+                String as = grant.role().words() + grant.from().map(from -> ", from " + from.format(DAY) + " on,").orElse("");
+                byRole.computeIfAbsent(as, role -> new ArrayList<>()).add(each);
+                first.putIfAbsent(as, grant);
+            });
         }
-        byRole.forEach((role, cameras) -> {
-            ways.add(new Way(ids(cameras), role.words() + " of " + names(cameras)));
+        byRole.forEach((as, cameras) -> {
+            ways.add(new Way(ids(cameras), as + " of " + names(cameras), Optional.empty(), first.get(as).from()));
             open.addAll(ids(cameras));
         });
         for (Known each : knownBy(personId)) {
             List<Kit> opened = opened(each.secret(), kit);
             if (!opened.isEmpty()) {
-                ways.add(new Way(ids(opened), "knows " + each.secret().name()));
+                ways.add(new Way(ids(opened), "knows " + each.secret().name(), Optional.of(each.secret()), Optional.empty()));
                 open.addAll(ids(opened));
             }
         }
         List<Kit> seen = kit.stream().filter(each -> !open.contains(each.cameraId())).filter(each -> stillLooks(personId, each.cameraId()))
                 .toList();
         if (!seen.isEmpty()) {
-            ways.add(new Way(ids(seen), "a try to look at " + names(seen) + " was not refused"));
+            ways.add(new Way(ids(seen), "a try to look at " + names(seen) + " was not refused", Optional.empty(),
+                    Optional.empty()));
         }
         return ways;
     }
@@ -208,9 +220,10 @@ public record Access(List<Person> people, List<Grant> grants, List<Known> known,
         return expired ? Optional.of("guest time is over") : Optional.empty();
     }
 
-    /** Everyone who can look by any way. */
-    public List<Person> lookers(List<Kit> kit) {
-        return people.stream().filter(person -> !waysOf(person.id(), kit).isEmpty()).toList();
+    /** Everyone who can look by any way today; a guest to come cannot yet. */
+    public List<Person> lookers(LocalDate today, List<Kit> kit) {
+        return people.stream().filter(person -> waysOf(person.id(), kit).stream()
+                .anyMatch(way -> way.from().filter(from -> from.isAfter(today)).isEmpty())).toList();
     }
 
     /** Log-ins that more than their owner uses: nobody of them can be shut out alone. */

@@ -30,14 +30,14 @@ final class OnlyTheseRule implements PromiseRule<Promise.OnlyThese> {
         Limit none = Limit.atMost(0, 0, Unit.FAULTS);
         Access access = facts.access();
         List<Kit> kit = facts.kit();
-        List<Access.Person> lookers = access.lookers(kit);
+        List<Access.Person> lookers = access.lookers(facts.today(), kit);
         List<String> screens = access.screens().stream().map(screen -> screen.name() + " in " + screen.room()).toList();
         if (lookers.isEmpty() && access.grants().isEmpty()) {
             return Sighted.ofNone(Finding.untried(key, none, "Nobody has been given access yet."));
         }
         List<Access.Intruder> intruders = facts.intruders();
         String agreed = switch (lookers.size()) {
-            case 0 -> "Nobody can look: whoever was given it has not been told the password that is in force.";
+            case 0 -> "Nobody can look yet: a guest's first day is to come, or nobody was told the password that is in force.";
             case 1 -> "One person can look, as agreed.";
             default -> lookers.size() + " people can look, all of them agreed.";
         };

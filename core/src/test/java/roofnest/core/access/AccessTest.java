@@ -43,28 +43,43 @@ class AccessTest {
         return new Grant(person.id(), camera.cameraId(), role, Optional.empty());
     }
 
+    private static Access.Way byKnowing(long camera, Secret secret) {
+        return new Access.Way(Set.of(camera), "knows " + secret.name(), Optional.of(secret), Optional.empty());
+    }
+
+    @Test
+    void a_guest_to_come_cannot_look_yet_and_is_in_the_way_all_the_same_once_they_left() {
+        Grant soon = new Grant(2, 7, Role.GUEST, Optional.of(TODAY.plusDays(3)), Optional.of(TODAY.plusDays(9)), true);
+        assertThat(access(List.of(soon)).lookers(TODAY, KIT)).isEmpty();
+        assertThat(access(List.of(soon)).lookers(TODAY.plusDays(3), KIT)).containsExactly(CORIN);
+        assertThat(access(List.of(soon)).waysOf(2, KIT)).extracting(Access.Way::how)
+                .containsExactly("guest, from 29 Nov 2026 on, of Gate eye");
+        assertThat(access(List.of(soon)).intruders(TODAY, false, KIT)).as("who has left gets in on that day").hasSize(1);
+    }
+
     @Test
     void whoever_was_told_a_secret_can_look_with_nothing_to_their_name() {
         Access told = access(List.of(), knows(CORIN, YARD_SECRET));
         assertThat(told.intruders(TODAY, false, KIT)).singleElement().satisfies(intruder -> {
             assertThat(intruder.person()).isEqualTo(CORIN);
-            assertThat(intruder.ways()).containsExactly(new Access.Way(Set.of(8L), "knows the ID and password of Hen yard"));
+            assertThat(intruder.ways()).containsExactly(byKnowing(8, YARD_SECRET));
         });
-        assertThat(access(List.of(), knows(CORIN, new Secret(Secret.Kind.DEVICE, 7, "the password of Gate eye"))).lookers(KIT))
+        assertThat(access(List.of(), knows(CORIN, new Secret(Secret.Kind.DEVICE, 7, "the password of Gate eye"))).lookers(TODAY, KIT))
                 .as("a camera with accounts asks for one, whoever knows its own password").isEmpty();
     }
 
     @Test
     void kit_without_invitations_is_open_to_who_knows_its_secret_and_to_nobody_else() {
-        assertThat(access(List.of(grant(IDA, YARD, Role.VIEWER))).lookers(KIT)).as("given, and not told since it was changed").isEmpty();
-        assertThat(access(List.of(), knows(IDA, YARD_SECRET)).lookers(KIT)).containsExactly(IDA);
+        assertThat(access(List.of(grant(IDA, YARD, Role.VIEWER))).lookers(TODAY, KIT)).as("given, and not told since it was changed")
+                .isEmpty();
+        assertThat(access(List.of(), knows(IDA, YARD_SECRET)).lookers(TODAY, KIT)).containsExactly(IDA);
     }
 
     @Test
     void the_wifi_password_lets_nobody_into_a_camera_that_has_a_password_of_its_own() {
         Access known = access(List.of(), knows(CORIN, WIFI));
         assertThat(known.waysOf(2, List.of(GATE, YARD))).isEmpty();
-        assertThat(known.waysOf(2, KIT)).containsExactly(new Access.Way(Set.of(9L), "knows the Wi-Fi password of Weir House"));
+        assertThat(known.waysOf(2, KIT)).containsExactly(byKnowing(9, WIFI));
         Kit planned = new Kit(9, "Shed eye", "Oskarra", false, false, false, Optional.empty(), 11);
         assertThat(known.waysOf(2, List.of(planned))).as("not joined yet").isEmpty();
     }
@@ -73,7 +88,7 @@ class AccessTest {
     void a_log_in_that_two_use_is_found_and_opens_what_its_owner_may_see() {
         Access shared = access(List.of(grant(IDA, GATE, Role.OWNER)), knows(CORIN, IDAS));
         assertThat(shared.sharedLogins()).containsExactly(new Access.SharedLogin(IDA, List.of(CORIN)));
-        assertThat(shared.waysOf(2, KIT)).containsExactly(new Access.Way(Set.of(7L), "knows Ida's log-in"));
+        assertThat(shared.waysOf(2, KIT)).containsExactly(byKnowing(7, IDAS));
         assertThat(access(List.of(grant(IDA, GATE, Role.OWNER))).sharedLogins()).isEmpty();
     }
 
