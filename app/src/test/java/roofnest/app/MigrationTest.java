@@ -14,7 +14,7 @@ import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.SingleConnectionDataSource;
 
-/** An installation from before a house could have more than one network comes through with everything that it held. */
+/** An earlier installation comes through with everything that it held, and with what it did not say yet. */
 class MigrationTest {
     @Test
     void a_networks_sealed_password_stays_its_own() throws SQLException {
@@ -44,7 +44,21 @@ class MigrationTest {
                                 + ":sealed, now(), 'Jory' from household")
                         .param("sealed", house.getBytes()).update();
             }
+            jdbc.sql("insert into resident (household_id, name, email, tie) select min(id), 'Ida', '', 'LIVES_HERE' from household")
+                    .update();
+            for (String[] camera : new String[][] {{"Hen yard", "tarrowby-turn"}, {"Gate eye", "dunmark-post"}}) {
+                jdbc.sql("""
+                    insert into camera (household_id, name, model_key, x_m, y_m, height_m, heading_deg, tilt_deg, clip_seconds,
+                                        cool_down_seconds, card_gb, visits_per_day, live_minutes, open_sky_share, charge_every_days)
+                    select min(id), :name, :model, 0, 0, 2.4, 0, 10, 12, 30, 64, 20, 3, 0.7, 90 from household
+                    """).param("name", camera[0]).param("model", camera[1]).update();
+            }
+            jdbc.sql("insert into access_grant (household_id, resident_id, camera_id, role) select c.household_id, r.id, c.id, 'VIEWER' "
+                    + "from camera c join resident r on r.household_id = c.household_id").update();
             Flyway.configure().dataSource(url, "roofnest", password).load().migrate();
+            assertThat(jdbc.sql("select c.name from known k join camera c on c.id = k.camera_id where k.ended_on is null")
+                    .query(String.class).list()).as("who was given kit without invitations was told its password")
+                    .containsExactly("Hen yard");
 
             for (String house : new String[] {"One", "Two"}) {
                 byte[] sealed = jdbc.sql("""
