@@ -210,6 +210,20 @@ class TrialsTest {
         assertThat(of(key).reason()).as("the other camera's card was not counted").contains("still to be tried");
     }
 
+    @Test
+    void of_a_house_that_was_handed_over_footage_can_still_be_counted_and_nothing_else_tried() {
+        demo.jdbc().sql("update household set handed_over_at = now() where id = :id").param("id", ref.id()).update();
+        demo.touched(ref.id());
+        try {
+            assertThatThrownBy(() -> trials.begin(ref, camera, TrialRepository.Kind.ALERT)).isInstanceOf(Conflict.class);
+            decide(TrialRepository.Kind.FOOTAGE, Map.of("oldestDays", "9", "usedPercent", "20"));
+            assertThat(newest().said()).startsWith("Oldest clip 9 days old");
+        } finally {
+            demo.jdbc().sql("update household set handed_over_at = null where id = :id").param("id", ref.id()).update();
+            demo.touched(ref.id());
+        }
+    }
+
     private ProveView.Test walkTest() {
         return ProveView.of(frames.frame(ref, Stage.PROVE), cameras.records(ref.id()), rows.of(ref.id()), Optional.empty()).cameras()
                 .stream()
