@@ -31,8 +31,8 @@ document.addEventListener("alpine:init", () => {
     get isKeepsDays() {
       return this.kind === "KEEPS_DAYS";
     },
-    get isAlertWithin() {
-      return this.kind === "ALERT_WITHIN";
+    get isTimed() {
+      return this.kind === "ALERT_WITHIN" || this.kind === "LIVE_AWAY";
     },
   }));
 

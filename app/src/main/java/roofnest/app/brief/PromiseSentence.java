@@ -20,7 +20,7 @@ import roofnest.core.promise.PromiseKey;
 /** Reads the sentence builder: which kind of promise, and the words that belong to it. */
 @Component
 class PromiseSentence {
-    enum Kind { MAKE_OUT, RECORDED_BEFORE, KEEPS_DAYS, NEVER_SHOWS, ONLY_THESE, ALERT_WITHIN }
+    enum Kind { MAKE_OUT, RECORDED_BEFORE, KEEPS_DAYS, NEVER_SHOWS, ONLY_THESE, ALERT_WITHIN, LIVE_AWAY }
 
     private final PromiseRepository promises;
 
@@ -62,6 +62,15 @@ class PromiseSentence {
                 yield () -> {
                     unlessPromised(householdId, Promise.AlertWithin.class);
                     promises.alertWithin(householdId, seconds);
+                };
+            }
+            case LIVE_AWAY -> {
+                double seconds = form.decimal("seconds", "how soon the picture must come,", 1, 120, "s");
+                once(form, "seconds", others, Promise.LiveAway.class,
+                        "How soon a picture comes away from home is promised already. Take that promise out first.");
+                yield () -> {
+                    unlessPromised(householdId, Promise.LiveAway.class);
+                    promises.liveAway(householdId, seconds);
                 };
             }
         };
@@ -114,6 +123,8 @@ class PromiseSentence {
             return Map.of("kind", "KEEPS_DAYS", "days", String.valueOf(keeps.days()));
         } else if (promise instanceof Promise.AlertWithin alert) {
             return Map.of("kind", "ALERT_WITHIN", "seconds", Numbers.plain(alert.seconds()));
+        } else if (promise instanceof Promise.LiveAway away) {
+            return Map.of("kind", "LIVE_AWAY", "seconds", Numbers.plain(away.seconds()));
         }
         return Map.of("kind", "ONLY_THESE");
     }

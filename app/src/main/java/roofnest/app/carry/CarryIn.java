@@ -27,6 +27,11 @@ import tools.jackson.databind.json.JsonMapper;
 
 import roofnest.app.firm.Staff;
 import roofnest.app.models.Models;
+import roofnest.app.prove.Gate;
+import roofnest.app.prove.RemarkRepository;
+import roofnest.app.prove.TrialRepository;
+import roofnest.app.records.LeavingRepository;
+import roofnest.core.trial.Protocol;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.ClimateRepository;
 import roofnest.app.records.Changes;
@@ -46,6 +51,7 @@ import roofnest.core.document.CheckedJson;
 import roofnest.core.document.DocumentRefused;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.Proof;
+import roofnest.core.judge.ProofMark;
 import roofnest.core.network.HomeNetwork;
 import roofnest.core.plan.PlanDocument;
 import roofnest.core.plan.SpacePoint;
@@ -172,6 +178,22 @@ public class CarryIn {
                 faults.add("Something is proved of a camera or a promise that is not there.");
             }
         }
+        for (HouseholdFile.Tested tested : each(in.tests())) {
+            if (!seen.contains(tested.camera())) {
+                faults.add("A camera was tested that is not there.");
+            }
+        }
+        for (HouseholdFile.Remark remark : each(in.remarks())) {
+            if (remark.promise() != null && !written.contains(remark.promise()) || remark.camera() != null
+                    && !seen.contains(remark.camera()) || (remark.camera() == null) != (remark.brought() == null)) {
+                faults.add("Something was agreed of a promise or a camera that is not there: " + remark.words());
+            }
+        }
+        for (HouseholdFile.Look look : each(in.looks())) {
+            if (!people.contains(look.person()) || !seen.contains(look.camera())) {
+                faults.add("Somebody tried to look who is not among the people, or at a camera that is not there.");
+            }
+        }
         for (HouseholdFile.Entry entry : each(in.log())) {
             if (entry.camera() != null && !seen.contains(entry.camera())) {
                 faults.add("The log speaks of a camera that is not there: " + entry.words());
@@ -255,8 +277,13 @@ public class CarryIn {
                     .forEach(p -> books.proofs().add(id, new Proof(p.promise() != null ? written.get(p.promise())
                             : PromiseKey.ofCamera(seen.get(p.camera()), p.brought()), seen.get(p.camera()), p.passed(),
                             p.measured() == null ? OptionalDouble.empty() : OptionalDouble.of(p.measured()),
-                            Optional.ofNullable(p.light()).map(Light::valueOf), p.said(), p.mark(),
-                            p.at().toInstant(), p.by())));
+                            Optional.ofNullable(p.light()).map(Light::valueOf), p.said(), mark(p.mark()),
+                            p.at().toInstant(), p.by(), phones(p.phones(), people))));
+            each(in.tests()).forEach(t -> books.trials().carryIn(id, tested(t, seen, people)));
+            each(in.remarks()).forEach(r -> books.remarks().keep(id, new RemarkRepository.Remark(about(r, written, seen), r.stands(),
+                    r.words(), r.agreedBy(), r.at(), r.by())));
+            each(in.looks()).forEach(l -> books.leavings().carryIn(id, new LeavingRepository.Looked(people.get(l.person()),
+                    seen.get(l.camera()), l.refused(), l.said(), l.at(), l.by())));
             each(in.pictures()).forEach(picture -> shelves.get(picture.shelf()).put(id,
                     new PictureShelf.Picture(picture.about(), files.get(picture.file()))));
         });
@@ -283,6 +310,33 @@ public class CarryIn {
         return keys;
     }
 
+    private static TrialRepository.Trial tested(HouseholdFile.Tested t, Map<Long, Long> seen, Map<Long, Long> people) {
+        return new TrialRepository.Trial(0, seen.get(t.camera()), Protocol.valueOf(t.kind()), false,
+                t.seconds() == null ? OptionalDouble.empty() : OptionalDouble.of(t.seconds()),
+                t.timed() == null ? null : TrialRepository.Timed.valueOf(t.timed()), Optional.ofNullable(t.light()).map(Light::valueOf),
+                t.said(), t.begunAt(), t.begunBy(), t.passed(), t.decidedAt(), t.decidedBy(), phones(t.phones(), people));
+    }
+
+    private static String about(HouseholdFile.Remark r, Map<Long, PromiseKey> written, Map<Long, Long> seen) {
+        return r.promise() != null ? written.get(r.promise()).value()
+                : r.camera() != null ? PromiseKey.ofCamera(seen.get(r.camera()), r.brought()).value() : Gate.TESTS;
+    }
+
+    private static ProofMark mark(String text) {
+        try {
+            return ProofMark.read(text);
+        } catch (IllegalArgumentException e) {
+            throw new BadInput("What a proof rests on is written in a way that nobody here reads: “" + text + "”.");
+        }
+    }
+
+    private static Map<Long, Boolean> phones(List<HouseholdFile.Phone> phones, Map<Long, Long> people) {
+        Map<Long, Boolean> here = new HashMap<>();
+        each(phones).stream().filter(phone -> people.containsKey(phone.person()))
+                .forEach(phone -> here.put(people.get(phone.person()), phone.did()));
+        return here;
+    }
+
     private Map<Long, PromiseKey> promises(long id, HouseholdFile in) {
         List<HouseholdFile.Written> wanted = each(in.promises());
         for (HouseholdFile.Written p : wanted) {
@@ -294,6 +348,7 @@ public class CarryIn {
                             p.light() == null ? Light.BOTH : Light.valueOf(p.light()));
                 case "KEEPS_DAYS" -> books.promises().keepsDays(id, Integer.parseInt(need(p.days())));
                 case "NEVER_SHOWS" -> books.promises().neverShows(id, need(p.area()));
+                case "LIVE_AWAY" -> books.promises().liveAway(id, Double.parseDouble(need(p.seconds())));
                 case "ALERT_WITHIN" -> books.promises().alertWithin(id, Double.parseDouble(need(p.seconds())));
                 default -> books.promises().onlyThese(id);
             }

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -18,6 +19,9 @@ import org.springframework.stereotype.Service;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
+import roofnest.app.prove.Gate;
+import roofnest.app.prove.RemarkRepository;
+import roofnest.app.prove.TrialRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.ClimateRepository;
 import roofnest.app.records.Household;
@@ -36,6 +40,7 @@ import roofnest.core.judge.Proof;
 import roofnest.core.power.Climate;
 import roofnest.core.promise.Light;
 import roofnest.core.promise.Promise;
+import roofnest.core.promise.PromiseKey;
 import roofnest.core.view.MaskCell;
 
 /** Writes a household down as one document with its pictures beside it. Nothing of the sealed store is in it. */
@@ -122,8 +127,14 @@ class CarryOut {
                         carried.stream().anyMatch(c -> e.cameraId() != null && c.ref() == e.cameraId()) ? e.cameraId() : null, e.on(),
                         e.nextOn(),
                         e.by(), e.closed())).toList(),
-                books.proofs().of(id).stream().filter(p -> carried.stream().anyMatch(c -> c.ref() == p.cameraId())).map(CarryOut::proof)
+                books.proofs().of(id).stream().filter(p -> carried(carried, p.cameraId())).map(CarryOut::proof)
                         .toList(),
+                books.trials().of(id).stream().filter(t -> t.decided() && !t.onStandIns() && carried(carried, t.cameraId()))
+                        .map(CarryOut::tested).toList(),
+                books.remarks().of(id).stream().map(CarryOut::remark)
+                        .filter(r -> r.camera() == null || carried(carried, r.camera())).toList(),
+                books.leavings().newest(id).stream().filter(l -> carried(carried, l.cameraId())).map(l -> new HouseholdFile.Look(
+                        l.residentId(), l.cameraId(), l.refused(), l.said(), l.at(), l.by())).toList(),
                 climate(books.climates().of(id)), pictures);
     }
 
@@ -178,17 +189,37 @@ class CarryOut {
             return new HouseholdFile.Written(ref, "KEEPS_DAYS", null, null, null, null, null, keeps.days(), null);
         } else if (promise instanceof Promise.AlertWithin alert) {
             return new HouseholdFile.Written(ref, "ALERT_WITHIN", null, null, null, null, null, null, alert.seconds());
+        } else if (promise instanceof Promise.LiveAway away) {
+            return new HouseholdFile.Written(ref, "LIVE_AWAY", null, null, null, null, null, null, away.seconds());
         }
         return new HouseholdFile.Written(ref, "ONLY_THESE", null, null, null, null, null, null, null);
     }
 
+    private static boolean carried(List<HouseholdFile.Camera> cameras, long cameraId) {
+        return cameras.stream().anyMatch(camera -> camera.ref() == cameraId);
+    }
+
+    private static HouseholdFile.Tested tested(TrialRepository.Trial t) {
+        return new HouseholdFile.Tested(t.cameraId(), t.kind().name(), t.seconds().isPresent() ? t.seconds().getAsDouble() : null,
+                t.timed() == null ? null : t.timed().name(), t.light().map(Light::name).orElse(null), t.said(), t.begunAt(), t.begunBy(),
+                t.passed(), t.decidedAt(), t.decidedBy(), phones(t.phones()));
+    }
+
+    private static HouseholdFile.Remark remark(RemarkRepository.Remark r) {
+        Optional<PromiseKey> about = r.about().equals(Gate.TESTS) ? Optional.empty() : Optional.of(new PromiseKey(r.about()));
+        return new HouseholdFile.Remark(about.flatMap(PromiseKey::writtenId).orElse(null), about.flatMap(PromiseKey::cameraId).orElse(null),
+                about.flatMap(PromiseKey::brought).orElse(null), r.stands(), r.words(), r.agreedBy(), r.at(), r.by());
+    }
+
+    private static List<HouseholdFile.Phone> phones(Map<Long, Boolean> phones) {
+        return phones.entrySet().stream().sorted(Map.Entry.comparingByKey())
+                .map(phone -> new HouseholdFile.Phone(phone.getKey(), phone.getValue())).toList();
+    }
+
     private static HouseholdFile.Proved proof(Proof proof) {
-        String key = proof.promise().value();
-        boolean written = key.startsWith("p");
-        return new HouseholdFile.Proved(written ? Long.valueOf(key.substring(1)) : null,
-                written ? null : key.substring(key.indexOf('.') + 1),
+        return new HouseholdFile.Proved(proof.promise().writtenId().orElse(null), proof.promise().brought().orElse(null),
                 proof.cameraId(), proof.passed(), proof.measured().isPresent() ? proof.measured().getAsDouble() : null,
-                proof.light().map(Light::name).orElse(null), proof.said(), proof.mark(), null,
-                proof.at().atOffset(ZoneOffset.UTC), proof.by());
+                proof.light().map(Light::name).orElse(null), proof.said(), proof.mark().text(), null,
+                proof.at().atOffset(ZoneOffset.UTC), proof.by(), phones(proof.phones()));
     }
 }

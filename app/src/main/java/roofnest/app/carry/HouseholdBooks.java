@@ -2,11 +2,14 @@ package roofnest.app.carry;
 
 import org.springframework.stereotype.Component;
 
+import roofnest.app.prove.RemarkRepository;
+import roofnest.app.prove.TrialRepository;
 import roofnest.app.records.AccessRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.ClimateRepository;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.HubRepository;
+import roofnest.app.records.LeavingRepository;
 import roofnest.app.records.LedgerRepository;
 import roofnest.app.records.LogRepository;
 import roofnest.app.records.NetworkRepository;
@@ -22,4 +25,4 @@ import roofnest.app.records.RouterRepository;
 record HouseholdBooks(HouseholdRepository households, ResidentRepository residents, PromiseRepository promises,
         NetworkRepository networks, RouterRepository routers, OtherThingRepository things, HubRepository hubs, CameraRepository cameras,
         AccessRepository access, LedgerRepository ledger, ReadingRepository readings, LogRepository log, ProofRepository proofs,
-        ClimateRepository climates) {}
+        ClimateRepository climates, TrialRepository trials, RemarkRepository remarks, LeavingRepository leavings) {}

@@ -20,7 +20,7 @@ record HouseholdFile(
         String format, int version, Particulars household, List<Person> people, JsonNode plan, List<Written> promises,
         Map<String, JsonNode> models, List<Network> networks, Router router, List<Thing> things, boolean thingsCounted, List<Hub> hubs,
         List<Camera> cameras, List<Access> access, List<Known> known, List<Screen> screens, List<Reading> readings, List<Entry> log,
-        List<Proved> proofs, Climate climate,
+        List<Proved> proofs, List<Tested> tests, List<Remark> remarks, List<Look> looks, Climate climate,
         List<Picture> pictures) {
     static final String FORMAT = "roof-nest-household";
     static final int VERSION = 1;
@@ -60,7 +60,22 @@ record HouseholdFile(
 
     /** @param promise that was written, by its ref; null for one that every camera brings, named by {@code brought} */
     record Proved(Long promise, String brought, long camera, Boolean passed, Double measured, String light, String said, String mark,
-            String poseMark, OffsetDateTime at, String by) {}
+            String poseMark, OffsetDateTime at, String by, List<Phone> phones) {}
+
+    /** A test of a real camera as it was decided. */
+    record Tested(long camera, String kind, Double seconds, String timed, String light, String said, OffsetDateTime begunAt, String begunBy,
+            boolean passed, OffsetDateTime decidedAt, String decidedBy, List<Phone> phones) {}
+
+    /**
+     * What the household takes as it is. About a written promise by its ref, or about one that every camera brings, or, where all three
+     * are null, about tests that were not passed.
+     */
+    record Remark(Long promise, Long camera, String brought, String stands, String words, String agreedBy, OffsetDateTime at, String by) {}
+
+    record Look(long person, long camera, boolean refused, String said, OffsetDateTime at, String by) {}
+
+    /** Whether somebody's phone did what was promised when it was tried. */
+    record Phone(long person, boolean did) {}
 
     /** @param chosen name of a class; null for the one that the place has; the lists are null unless the house has figures of its own */
     record Climate(String chosen, Double longitudeDeg, double altitudeM, List<Double> meanC, List<Double> swingC, List<Double> clearness) {}

@@ -1,7 +1,6 @@
 package roofnest.app.demo;
 
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +9,8 @@ import java.util.Set;
 
 import org.springframework.stereotype.Component;
 
+import roofnest.core.judge.TestsWanted;
+import roofnest.core.trial.Protocol;
 import roofnest.app.records.LogRepository;
 import roofnest.app.firm.Staff;
 import roofnest.app.household.Frames;
@@ -171,13 +172,18 @@ class DemoNeighbours {
         });
         Map<String, String> seen = new HashMap<>(Map.of("passed", "true", "seconds", "3.4", "ring1", "3.1", "ring2", "2.8", "ring3", "4.2",
                 "ring4", "3.0", "ring5", "3.3", "light", Light.DAY.name()));
+        seen.putAll(Map.of("clock", "RIGHT", "agreed", "no", "heard", "no", "clockAfter", "yes", "told", "true", "sirenHeard", "yes",
+                "stopped", "yes", "phone-" + owner, "yes"));
         tools.promises.of(ref.id()).forEach(promise -> seen.put("seen-" + promise.key(),
                 promise instanceof Promise.NeverShows ? "no" : "yes"));
-        Arrays.stream(TrialRepository.Kind.values()).filter(kind -> !kind.later()).forEach(kind -> tested(ref, camera, kind, seen));
+        Map<String, String> back = new HashMap<>(seen);
+        back.put("seconds", "74");
+        TestsWanted.of(tools.cameras.get(ref.id(), camera).camera(), tools.promises.of(ref.id())).stream().filter(kind -> !kind.later())
+                .forEach(kind -> tested(ref, camera, kind, kind == Protocol.POWER_CUT ? back : seen));
         seen.put("light", Light.NIGHT.name());
-        tested(ref, camera, TrialRepository.Kind.WALK, seen);
+        tested(ref, camera, Protocol.WALK, seen);
         seen.put("signalDbm", "-54");
-        tested(ref, camera, TrialRepository.Kind.LIVE_HOME, seen);
+        tested(ref, camera, Protocol.LIVE_HOME, seen);
         takenAsItIs(ref);
         signing.sign(ref, "Lisbet Peverell",
                 "M60 96L72 60L84 40L90 70L96 98L120 98M140 96L150 70L160 96L170 74L182 96L196 72L210 98L240 88L270 96L330 90",
@@ -186,7 +192,7 @@ class DemoNeighbours {
         log.add(ref.id(), camera, LogRepository.Kind.NOTE, "Handed over, all tests passed.", today, "Jory Penhale");
     }
 
-    private void tested(HouseholdRef ref, long camera, TrialRepository.Kind kind, Map<String, String> seen) {
+    private void tested(HouseholdRef ref, long camera, Protocol kind, Map<String, String> seen) {
         trials.decide(ref, trials.begin(ref, camera, kind), new Form(new HashMap<>(seen)));
     }
 

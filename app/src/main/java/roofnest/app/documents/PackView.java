@@ -9,6 +9,8 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
+import roofnest.core.trial.Protocol;
+import roofnest.core.judge.TestsWanted;
 import roofnest.app.care.NextCharges;
 import roofnest.app.household.Frame;
 import roofnest.app.prove.RemarkRepository;
@@ -117,8 +119,8 @@ record PackView(
         settings.add(new String[] {"Serial", record.serial() == null ? "not noted" : record.serial()});
         settings.add(new String[] {"Sticker", record.stickerKept() == null ? camera.model().setUp().stickerPlace() : record.stickerKept()});
         List<String[]> tests = new ArrayList<>();
-        for (TrialRepository.Kind kind : TrialRepository.Kind.of(camera, promises)) {
-            if (kind == TrialRepository.Kind.WALK) {
+        for (Protocol kind : TestsWanted.of(camera, promises)) {
+            if (kind == Protocol.WALK) {
                 tests.add(test(kind.title() + ", by day", false, trials,
                         of(camera, kind).and(trial -> trial.light().equals(Optional.of(Light.DAY)))));
                 tests.add(test(kind.title() + ", in the dark", false, trials,
@@ -131,7 +133,7 @@ record PackView(
                 camera.model().setUp().reset());
     }
 
-    private static Predicate<TrialRepository.Trial> of(Camera camera, TrialRepository.Kind kind) {
+    private static Predicate<TrialRepository.Trial> of(Camera camera, Protocol kind) {
         return trial -> trial.cameraId() == camera.id() && trial.kind() == kind && trial.decided() && !trial.onStandIns();
     }
 

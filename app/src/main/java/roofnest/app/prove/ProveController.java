@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
+import roofnest.core.trial.Protocol;
 import roofnest.app.web.Says;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
@@ -60,7 +61,7 @@ class ProveController {
     @Says("The test has begun. Nothing of it counts until you say what was seen.")
     String begin(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam String kind,
             @RequestParam(defaultValue = "false") boolean standIns) {
-        TrialRepository.Kind named = Arrays.stream(TrialRepository.Kind.values()).filter(k -> k.name().equals(kind)).findFirst()
+        Protocol named = Arrays.stream(Protocol.values()).filter(k -> k.name().equals(kind)).findFirst()
                 .orElseThrow(() -> new BadInput("There is no such test."));
         long trial = standIns ? trials.rehearse(ref, cameraId, named) : trials.begin(ref, cameraId, named);
         return "redirect:" + ref.path() + "/prove/trials/" + trial;

@@ -24,7 +24,7 @@ public class RemarkRepository {
      */
     public record Remark(String about, String stands, String words, String agreedBy, OffsetDateTime at, String by) {}
 
-    List<Remark> of(long householdId) {
+    public List<Remark> of(long householdId) {
         return jdbc.sql("select about, stands, words, agreed_by, at, by_name from remark where household_id = :householdId order by about")
                 .param("householdId", householdId)
                 .query((row, n) -> new Remark(row.getString("about"), row.getString("stands"), row.getString("words"),
@@ -33,21 +33,25 @@ public class RemarkRepository {
     }
 
     void keep(long householdId, String about, String stands, String words, String agreedBy, String by) {
-        jdbc.sql(
-                """
-                        insert into remark (household_id, about, stands, words, agreed_by, at, by_name)
-                        values (:householdId, :about, :stands, :words, :agreedBy, :now, :by)
-                        on conflict (household_id, about) do update
-                        set stands = excluded.stands, words = excluded.words, agreed_by = excluded.agreed_by, at = excluded.at,
-                    by_name = excluded.by_name
-                        """)
+        keep(householdId, new Remark(about, stands, words, agreedBy, OffsetDateTime.now(clock), by));
+    }
+
+    /** As it was agreed, at whatever time. */
+    public void keep(long householdId, Remark remark) {
+        jdbc.sql("""
+            insert into remark (household_id, about, stands, words, agreed_by, at, by_name)
+            values (:householdId, :about, :stands, :words, :agreedBy, :at, :by)
+            on conflict (household_id, about) do update
+            set stands = excluded.stands, words = excluded.words, agreed_by = excluded.agreed_by, at = excluded.at,
+              by_name = excluded.by_name
+            """)
                 .param("householdId", householdId)
-                .param("about", about)
-                .param("stands", stands)
-                .param("words", words)
-                .param("agreedBy", agreedBy)
-                .param("now", OffsetDateTime.now(clock))
-                .param("by", by)
+                .param("about", remark.about())
+                .param("stands", remark.stands())
+                .param("words", remark.words())
+                .param("agreedBy", remark.agreedBy())
+                .param("at", remark.at())
+                .param("by", remark.by())
                 .update();
     }
 }

@@ -5,18 +5,18 @@ import java.sql.SQLException;
 import java.sql.Types;
 import java.time.Clock;
 import java.time.OffsetDateTime;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import roofnest.app.records.Phones;
 import roofnest.app.records.Rehearsed;
-import roofnest.core.judge.Camera;
 import roofnest.core.promise.Light;
-import roofnest.core.promise.Promise;
+import roofnest.core.trial.Protocol;
 
 /** Tests on site and on stand-ins, and the householder's signature. */
 @Repository
@@ -27,50 +27,6 @@ public class TrialRepository implements Rehearsed {
     TrialRepository(JdbcClient jdbc, Clock clock) {
         this.jdbc = jdbc;
         this.clock = clock;
-    }
-
-    public enum Kind {
-        LIVE_HOME("Live at home", "on the house's Wi-Fi"), LIVE_AWAY("Live away", "the phone's Wi-Fi off"),
-        WALK("Walk test", "somebody walks, the clip is played back"), ALERT("Alert", "the householder's phone rings"),
-        PRIVATE("Private ground", "the picture is searched for it"), FOOTAGE("Footage", "counted on the card after a week");
-
-        private final String title;
-        private final String how;
-
-        Kind(String title, String how) {
-            this.title = title;
-            this.how = how;
-        }
-
-        /** The tests that a camera wants, by what is promised. */
-        public static List<Kind> of(Camera camera, List<Promise> promises) {
-            List<Kind> kinds = new ArrayList<>(List.of(LIVE_HOME, LIVE_AWAY, WALK, ALERT));
-            if (promises.stream().anyMatch(Promise.NeverShows.class::isInstance)) {
-                kinds.add(PRIVATE);
-            }
-            if (camera.settings().cardGb() > 0 && promises.stream().anyMatch(Promise.KeepsDays.class::isInstance)) {
-                kinds.add(FOOTAGE);
-            }
-            return kinds;
-        }
-
-        /** Whether it can only be made later, when the house was long handed over: it goes to Care with a date. */
-        public boolean later() {
-            return this == FOOTAGE;
-        }
-
-        /** Whether a stand-in can play it: none has neighbours or weeks. */
-        public boolean rehearsable() {
-            return this != PRIVATE && this != FOOTAGE;
-        }
-
-        public String title() {
-            return title;
-        }
-
-        public String how() {
-            return how;
-        }
     }
 
     /** With what the time of a test was taken. */
@@ -93,18 +49,20 @@ public class TrialRepository implements Rehearsed {
      * @param seconds that it took; empty where nothing was timed, or not yet
      * @param timed null where nothing was timed
      * @param light in which a walk was walked
-     * @param said what was seen; null until somebody says so, as are the last three
+     * @param said what was seen; null until somebody says so, as are the three after the next two
+     * @param phones for each person whose phone was tried, by the person's number, whether it did what it was to do
      */
-    public record Trial(long id, long cameraId, Kind kind, boolean onStandIns, OptionalDouble seconds, Timed timed, Optional<Light> light,
+    public record Trial(long id, long cameraId, Protocol kind, boolean onStandIns, OptionalDouble seconds, Timed timed,
+            Optional<Light> light,
             String said,
-            OffsetDateTime begunAt, String begunBy, Boolean passed, OffsetDateTime decidedAt, String decidedBy) {
+            OffsetDateTime begunAt, String begunBy, Boolean passed, OffsetDateTime decidedAt, String decidedBy, Map<Long, Boolean> phones) {
         public boolean decided() {
             return passed != null;
         }
     }
 
     /** What somebody says of a test. */
-    record Decided(boolean passed, OptionalDouble seconds, Timed timed, Optional<Light> light, String said) {}
+    record Decided(boolean passed, OptionalDouble seconds, Timed timed, Optional<Light> light, String said, Map<Long, Boolean> phones) {}
 
     /** @param strokes as a path; empty when the name was typed in place of it */
     public record Signature(String name, String strokes, OffsetDateTime at) {
@@ -114,7 +72,7 @@ public class TrialRepository implements Rehearsed {
     }
 
     /** @param seconds that the stand-in will take; empty for a real camera */
-    long begin(long householdId, long cameraId, Kind kind, OptionalDouble seconds, String by) {
+    long begin(long householdId, long cameraId, Protocol kind, OptionalDouble seconds, String by) {
         return jdbc.sql("""
             insert into trial (household_id, camera_id, kind, on_stand_ins, seconds, begun_at, begun_by)
             values (:householdId, :cameraId, :kind, :standIns, :seconds, :now, :by)
@@ -140,7 +98,7 @@ public class TrialRepository implements Rehearsed {
                 .sql("""
                     update trial
                     set passed = :passed, seconds = coalesce(:seconds, seconds), timed = :timed, light = :light, said = :said,
-                        decided_at = :now, decided_by = :by
+                        decided_at = :now, decided_by = :by, phones_did = :did, phones_did_not = :didNot
                     where household_id = :householdId and id = :id and passed is null
                     """)
                 .param("passed", decided.passed())
@@ -148,11 +106,38 @@ public class TrialRepository implements Rehearsed {
                 .param("timed", decided.timed() == null ? null : decided.timed().name(), Types.VARCHAR)
                 .param("light", decided.light().map(Light::name).orElse(null), Types.VARCHAR)
                 .param("said", decided.said())
+                .param("did", Phones.that(decided.phones(), true), Types.ARRAY)
+                .param("didNot", Phones.that(decided.phones(), false), Types.ARRAY)
                 .param("now", OffsetDateTime.now(clock))
                 .param("by", by)
                 .param("householdId", householdId)
                 .param("id", trialId)
                 .update() == 1;
+    }
+
+    /** A real test as it was decided while the household was another firm's. */
+    public void carryIn(long householdId, Trial trial) {
+        jdbc.sql("""
+            insert into trial (household_id, camera_id, kind, on_stand_ins, seconds, timed, light, said, begun_at, begun_by, passed,
+              decided_at, decided_by, phones_did, phones_did_not)
+            values (:householdId, :cameraId, :kind, false, :seconds, :timed, :light, :said, :begunAt, :begunBy, :passed,
+              :decidedAt, :decidedBy, :did, :didNot)
+            """)
+                .param("householdId", householdId)
+                .param("cameraId", trial.cameraId())
+                .param("kind", trial.kind().name())
+                .param("seconds", boxed(trial.seconds()), Types.DOUBLE)
+                .param("timed", trial.timed() == null ? null : trial.timed().name(), Types.VARCHAR)
+                .param("light", trial.light().map(Light::name).orElse(null), Types.VARCHAR)
+                .param("said", trial.said())
+                .param("begunAt", trial.begunAt())
+                .param("begunBy", trial.begunBy())
+                .param("passed", trial.passed())
+                .param("decidedAt", trial.decidedAt())
+                .param("decidedBy", trial.decidedBy())
+                .param("did", Phones.that(trial.phones(), true), Types.ARRAY)
+                .param("didNot", Phones.that(trial.phones(), false), Types.ARRAY)
+                .update();
     }
 
     @Override
@@ -199,10 +184,11 @@ public class TrialRepository implements Rehearsed {
         double seconds = row.getDouble("seconds");
         OptionalDouble took = row.wasNull() ? OptionalDouble.empty() : OptionalDouble.of(seconds);
         String timed = row.getString("timed");
-        return new Trial(row.getLong("id"), row.getLong("camera_id"), Kind.valueOf(row.getString("kind")), row.getBoolean("on_stand_ins"),
+        return new Trial(row.getLong("id"), row.getLong("camera_id"), Protocol.valueOf(row.getString("kind")),
+                row.getBoolean("on_stand_ins"),
                 took, timed == null ? null : Timed.valueOf(timed), Optional.ofNullable(row.getString("light")).map(Light::valueOf),
                 row.getString("said"), row.getObject("begun_at", OffsetDateTime.class),
                 row.getString("begun_by"), row.getObject("passed", Boolean.class), row.getObject("decided_at", OffsetDateTime.class),
-                row.getString("decided_by"));
+                row.getString("decided_by"), Phones.read(row));
     }
 }

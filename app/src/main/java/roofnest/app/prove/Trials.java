@@ -2,11 +2,14 @@ package roofnest.app.prove;
 
 import java.time.Clock;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
 import org.springframework.stereotype.Service;
 
+import roofnest.core.trial.Protocol;
+import roofnest.core.judge.TestsWanted;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
@@ -18,6 +21,7 @@ import roofnest.app.web.BadInput;
 import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
 import roofnest.app.web.NoSuchPage;
+import roofnest.core.access.Access;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.Judged;
 import roofnest.core.judge.Proof;
@@ -63,18 +67,19 @@ public class Trials {
      * @param scene what the stand-in shows; empty for a real camera
      * @param watched promises of places that this camera is the one to watch or has in sight; asked at a walk
      * @param predicted link of the camera
+     * @param phones of whom it has to be made, each on their own
      */
     record Running(TrialRepository.Trial trial, CameraRepository.Record camera, Optional<LiveScene> scene, List<Judged> watched,
-            Optional<LinkBudget> predicted, boolean firstAway) {}
+            Optional<LinkBudget> predicted, boolean firstAway, List<Access.Person> phones) {}
 
     /** Begins the test of a real camera. */
-    public long begin(HouseholdRef ref, long cameraId, TrialRepository.Kind kind) {
+    public long begin(HouseholdRef ref, long cameraId, Protocol kind) {
         return changes.make(ref, stage(ref, kind), () -> {
             Camera camera = cameras.get(ref.id(), cameraId).camera();
             if (!camera.joined()) {
                 throw new BadInput(camera.name() + " is not joined yet; pair it first.");
             }
-            if (!TrialRepository.Kind.of(camera, promises.of(ref.id())).contains(kind)) {
+            if (!TestsWanted.of(camera, promises.of(ref.id())).contains(kind)) {
                 throw new BadInput("Nothing that is promised of " + camera.name() + " wants this test.");
             }
             return trials.begin(ref.id(), cameraId, kind, OptionalDouble.empty(), ref.by());
@@ -82,12 +87,12 @@ public class Trials {
     }
 
     /** A test that is made later is a matter of care once the house was handed over; all others want the case open. */
-    private Stage stage(HouseholdRef ref, TrialRepository.Kind kind) {
+    private Stage stage(HouseholdRef ref, Protocol kind) {
         return kind.later() && households.of(ref.id()).household().handedOver() ? Stage.CARE : Stage.PROVE;
     }
 
     /** Begins a rehearsal, of a camera whose run was rehearsed. */
-    public long rehearse(HouseholdRef ref, long cameraId, TrialRepository.Kind kind) {
+    public long rehearse(HouseholdRef ref, long cameraId, Protocol kind) {
         JudgedHousehold household = households.of(ref.id());
         CameraRepository.Record record = rehearsed(household.camera(cameraId));
         Camera camera = record.camera();
@@ -99,7 +104,8 @@ public class Trials {
             case LIVE_AWAY -> cloud.liveAwaySeconds(camera.model(), isFirstAway(before, cameraId, true));
             case ALERT -> cloud.alertSeconds(camera.model(), uplinkMbps(household, camera));
             case WALK -> LiveScene.of(plan, camera).capture().walkS();
-            case PRIVATE, FOOTAGE -> throw new BadInput("There is nothing to rehearse: no stand-in has neighbours or weeks.");
+            case CLOCK, SOUND, SIREN, POWER_CUT, PRIVATE, FOOTAGE ->
+                throw new BadInput("There is nothing to rehearse: no stand-in has neighbours, ears, a plug or weeks.");
         };
         return changes.make(ref, Stage.PROVE, () -> {
             rehearsed(cameras.get(ref.id(), cameraId));
@@ -120,11 +126,12 @@ public class Trials {
         CameraRepository.Record camera = household.camera(trial.cameraId());
         Optional<LiveScene> scene = trial.onStandIns()
                 ? Optional.of(LiveScene.of(household.facts().plan().orElseThrow(NoSuchPage::new), camera.camera())) : Optional.empty();
-        List<Judged> watched = household.judgement().promises().stream().filter(judged -> trial.kind() == TrialRepository.Kind.PRIVATE
+        List<Judged> watched = household.judgement().promises().stream().filter(judged -> trial.kind() == Protocol.PRIVATE
                 ? judged.promise() instanceof Promise.NeverShows : watches(household, camera, judged)).toList();
         List<TrialRepository.Trial> before = trials.of(ref.id()).stream().filter(t -> t.id() < trialId).toList();
         return new Running(trial, camera, scene, watched, household.judge().link(household.facts(), camera.camera()),
-                isFirstAway(before, trial.cameraId(), trial.onStandIns()));
+                isFirstAway(before, trial.cameraId(), trial.onStandIns()),
+                trial.onStandIns() ? List.of() : TestsWanted.phones(trial.kind(), trial.cameraId(), household.facts()));
     }
 
     /** Whether a promise is of a place that the camera is the one to watch, or has in sight. */
@@ -151,14 +158,14 @@ public class Trials {
         if (running.trial().onStandIns()) {
             throw new BadInput("This is a rehearsal on stand-ins; it proves nothing.");
         }
-        Seen.read(form, running.trial().kind(), running.watched(), running.predicted())
+        Seen.read(form, running)
                 .ifPresent(seen -> changes.run(ref, stage(ref, running.trial().kind()), () -> {
                     Camera camera = cameras.get(ref.id(), running.camera().id()).camera();
                     List<Proof> made = proofs(running, camera, seen, promises.of(ref.id()), ref);
-                    boolean footage = running.trial().kind() == TrialRepository.Kind.FOOTAGE;
+                    boolean footage = running.trial().kind() == Protocol.FOOTAGE;
                     boolean passed = seen.passed() && (!footage || made.stream().allMatch(Proof::passed));
                     decided(ref, trialId, new TrialRepository.Decided(passed, footage ? OptionalDouble.empty() : seen.seconds(),
-                            seen.timed(), seen.light(), seen.said()));
+                            seen.timed(), seen.light(), seen.said(), seen.phones()));
                     made.forEach(proof -> proofs.add(ref.id(), proof));
                 }));
     }
@@ -167,11 +174,11 @@ public class Trials {
     public void rehearsed(HouseholdRef ref, long trialId, boolean passed) {
         Running running = running(ref, trialId);
         LiveScene scene = running.scene().orElseThrow(() -> new BadInput("This is a real test: say what was seen."));
-        if (passed && running.trial().kind() == TrialRepository.Kind.WALK && !scene.capture().caught()) {
+        if (passed && running.trial().kind() == Protocol.WALK && !scene.capture().caught()) {
             throw new BadInput("No clip was recorded, so there is none to play back. Turn or move the camera and walk again.");
         }
         changes.run(ref, Stage.PROVE, () -> decided(ref, trialId,
-                new TrialRepository.Decided(passed, OptionalDouble.empty(), null, Optional.empty(), "rehearsed on stand-ins")));
+                new TrialRepository.Decided(passed, OptionalDouble.empty(), null, Optional.empty(), "rehearsed on stand-ins", Map.of())));
     }
 
     private void decided(HouseholdRef ref, long trialId, TrialRepository.Decided decided) {
@@ -184,8 +191,10 @@ public class Trials {
         return switch (running.trial().kind()) {
             case LIVE_HOME -> List.of(proof(new Promise.HoldsLink(PromiseKey.ofCamera(camera.id(), "link"), camera.id()), camera,
                     seen.passed(), seen.signalDbm(), seen, seen.said(), ref));
-            // No promise is made of a picture from away yet; the gate names the test until it is passed.
-            case LIVE_AWAY -> List.of();
+            // Nothing is promised in so many words: the gate names these tests until they are passed.
+            case CLOCK, SOUND, SIREN, POWER_CUT -> List.of();
+            case LIVE_AWAY -> written.stream().filter(Promise.LiveAway.class::isInstance)
+                    .map(promise -> proof(promise, camera, seen.passed(), seen.seconds(), seen, seen.said(), ref)).toList();
             case ALERT -> written.stream().filter(Promise.AlertWithin.class::isInstance)
                     .map(promise -> proof(promise, camera, seen.passed(), seen.seconds(), seen, seen.said(), ref)).toList();
             case WALK -> written.stream().filter(promise -> seen.places().containsKey(promise.key())).map(promise -> proof(promise, camera,
@@ -205,12 +214,13 @@ public class Trials {
 
     private Proof proof(Promise promise, Camera camera, boolean passed, OptionalDouble measured, Seen seen, String said,
             HouseholdRef ref) {
-        return new Proof(promise.key(), camera.id(), passed, measured, seen.light(), said, camera.proofMark(promise), clock.instant(),
-                ref.by());
+        JudgedHousehold household = households.of(ref.id());
+        return new Proof(promise.key(), camera.id(), passed, measured, seen.light(), said,
+                household.judge().proofMark(household.facts(), camera, promise), clock.instant(), ref.by(), seen.phones());
     }
 
     private static boolean isFirstAway(List<TrialRepository.Trial> before, long cameraId, boolean onStandIns) {
-        return before.stream().noneMatch(trial -> trial.cameraId() == cameraId && trial.kind() == TrialRepository.Kind.LIVE_AWAY
+        return before.stream().noneMatch(trial -> trial.cameraId() == cameraId && trial.kind() == Protocol.LIVE_AWAY
                 && trial.onStandIns() == onStandIns);
     }
 

@@ -43,6 +43,9 @@ public class LeavingRepository {
     public record Step(long id, boolean follows, String kind, long personId, long targetId, Access.Role role, String words,
             OffsetDateTime doneAt, String doneBy) {}
 
+    /** A real try to look, whose and at which camera. */
+    public record Looked(long residentId, long cameraId, boolean refused, String said, OffsetDateTime at, String by) {}
+
     /** A try to look. */
     public record Try(long cameraId, boolean refused, String said, OffsetDateTime at, String by) {}
 
@@ -156,19 +159,36 @@ public class LeavingRepository {
                 .list();
     }
 
-    /** The newest real try of each person at each camera, unless something was changed since it. */
     List<Access.Look> looks(long householdId) {
+        return newest(householdId).stream().map(look -> new Access.Look(look.residentId(), look.cameraId(), look.refused(),
+                look.at().atZoneSameInstant(clock.getZone()).toLocalDate())).toList();
+    }
+
+    /** The newest real try of each person at each camera, unless a step of shutting them out was done since. */
+    public List<Looked> newest(long householdId) {
         return jdbc.sql("""
-            select distinct on (l.resident_id, l.camera_id) l.resident_id, l.camera_id, l.refused, l.at
+            select distinct on (l.resident_id, l.camera_id) l.resident_id, l.camera_id, l.refused, l.said, l.at, l.by_name
             from look l
             where l.household_id = :household and not l.on_stand_ins
-              and not exists (select 1 from leaving_step s where s.leaving_id = l.leaving_id and not s.follows and s.done_at > l.at)
+              and not exists (select 1 from leaving_step s join leaving v on v.id = s.leaving_id
+                              where v.household_id = l.household_id and v.resident_id = l.resident_id and not v.on_stand_ins
+                                and not s.follows and s.done_at > l.at)
             order by l.resident_id, l.camera_id, l.id desc
             """)
                 .param("household", householdId)
-                .query((row, n) -> new Access.Look(row.getLong("resident_id"), row.getLong("camera_id"), row.getBoolean("refused"),
-                        row.getObject("at", OffsetDateTime.class).atZoneSameInstant(clock.getZone()).toLocalDate()))
+                .query((row, n) -> new Looked(row.getLong("resident_id"), row.getLong("camera_id"), row.getBoolean("refused"),
+                        row.getString("said"), row.getObject("at", OffsetDateTime.class), row.getString("by_name")))
                 .list();
+    }
+
+    /** A try that was made while the household was another firm's. */
+    public void carryIn(long householdId, Looked look) {
+        jdbc.sql("""
+            insert into look (household_id, resident_id, camera_id, refused, said, on_stand_ins, at, by_name)
+            values (:household, :resident, :camera, :refused, :said, false, :at, :by)
+            """)
+                .param("household", householdId).param("resident", look.residentId()).param("camera", look.cameraId())
+                .param("refused", look.refused()).param("said", look.said()).param("at", look.at()).param("by", look.by()).update();
     }
 
     /** Returns whether it was still open. */

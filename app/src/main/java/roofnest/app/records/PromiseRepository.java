@@ -20,6 +20,7 @@ public class PromiseRepository implements Archive {
     private static final String WORDS = """
         case kind when 'KEEPS_DAYS' then 'Keeps ' || days || ' days of footage'
                   when 'ALERT_WITHIN' then 'Phone rings within ' || seconds || ' s'
+                  when 'LIVE_AWAY' then 'Live picture away from home within ' || seconds || ' s'
                   when 'ONLY_THESE' then 'Only the people agreed can look'
                   when 'NEVER_SHOWS' then 'Never shows ' || replace(area_id, '-', ' ')
                   when 'RECORDED_BEFORE' then 'Recorded before they reach ' || replace(place_id, '-', ' ') || ' (' || lower(level) || ')'
@@ -96,6 +97,13 @@ public class PromiseRepository implements Archive {
                 .update();
     }
 
+    public void liveAway(long householdId, double seconds) {
+        jdbc.sql("insert into promise (household_id, kind, seconds) values (:householdId, 'LIVE_AWAY', :seconds)")
+                .param("householdId", householdId)
+                .param("seconds", seconds)
+                .update();
+    }
+
     /** Returns whether there was one to take out. */
     public boolean remove(long householdId, long promiseId, String by) {
         return archived.takeOut(householdId, promiseId, by);
@@ -136,6 +144,7 @@ public class PromiseRepository implements Archive {
             case "NEVER_SHOWS" -> new Promise.NeverShows(key, row.getString("area_id"));
             case "ONLY_THESE" -> new Promise.OnlyThese(key);
             case "ALERT_WITHIN" -> new Promise.AlertWithin(key, row.getDouble("seconds"));
+            case "LIVE_AWAY" -> new Promise.LiveAway(key, row.getDouble("seconds"));
             default -> throw new IllegalStateException("unknown kind of promise: " + row.getString("kind"));
         };
     }

@@ -13,6 +13,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
 import roofnest.core.judge.Proof;
+import roofnest.core.judge.ProofMark;
 import roofnest.core.promise.Light;
 import roofnest.core.promise.PromiseKey;
 
@@ -27,7 +28,7 @@ public class ProofRepository {
 
     public List<Proof> of(long householdId) {
         return jdbc.sql("""
-            select promise_key, camera_id, passed, measured, light, said, mark, at, by_name
+            select promise_key, camera_id, passed, measured, light, said, mark, at, by_name, phones_did, phones_did_not
             from proof
             where household_id = :householdId
             order by id
@@ -35,15 +36,16 @@ public class ProofRepository {
                 .param("householdId", householdId)
                 .query((row, n) -> new Proof(new PromiseKey(row.getString("promise_key")), row.getLong("camera_id"),
                         row.getBoolean("passed"), measured(row), Optional.ofNullable(row.getString("light")).map(Light::valueOf),
-                        row.getString("said"), row.getString("mark"),
-                        row.getObject("at", OffsetDateTime.class).toInstant(), row.getString("by_name")))
+                        row.getString("said"), ProofMark.read(row.getString("mark")),
+                        row.getObject("at", OffsetDateTime.class).toInstant(), row.getString("by_name"), Phones.read(row)))
                 .list();
     }
 
     public void add(long householdId, Proof proof) {
         jdbc.sql("""
-            insert into proof (household_id, camera_id, promise_key, passed, measured, light, said, mark, at, by_name)
-            values (:householdId, :cameraId, :key, :passed, :measured, :light, :said, :mark, :at, :by)
+            insert into proof (household_id, camera_id, promise_key, passed, measured, light, said, mark, at, by_name,
+              phones_did, phones_did_not)
+            values (:householdId, :cameraId, :key, :passed, :measured, :light, :said, :mark, :at, :by, :did, :didNot)
             """)
                 .param("householdId", householdId)
                 .param("cameraId", proof.cameraId())
@@ -52,9 +54,11 @@ public class ProofRepository {
                 .param("measured", proof.measured().isPresent() ? proof.measured().getAsDouble() : null, Types.DOUBLE)
                 .param("light", proof.light().map(Light::name).orElse(null), Types.VARCHAR)
                 .param("said", proof.said())
-                .param("mark", proof.mark())
+                .param("mark", proof.mark().text())
                 .param("at", OffsetDateTime.ofInstant(proof.at(), ZoneOffset.UTC))
                 .param("by", proof.by())
+                .param("did", Phones.that(proof.phones(), true), Types.ARRAY)
+                .param("didNot", Phones.that(proof.phones(), false), Types.ARRAY)
                 .update();
     }
 

@@ -82,7 +82,9 @@ class CarryTest {
                 .ignoringFields("people.ref", "promises.ref", "cameras.ref", "access.person", "access.camera", "known.person",
                         "known.account", "known.camera", "screens.linkedBy", "screens.cameras", "log.camera",
                         "proofs.camera",
-                        "proofs.promise")
+                        "proofs.promise", "proofs.phones.person", "tests.camera", "tests.phones.person", "remarks.promise",
+                        "remarks.camera",
+                        "looks.person", "looks.camera")
                 .isEqualTo(first);
         assertThat(second.known().stream().map(each -> nameOf(second, each.person()) + each.kind() + nameOf(second, each.account())))
                 .isEqualTo(first.known().stream().map(each -> nameOf(first, each.person()) + each.kind() + nameOf(first, each.account()))
@@ -160,6 +162,28 @@ class CarryTest {
         assertThat(text).containsPattern(good.strip());
         files.put(CarryOut.DOCUMENT, text.replaceAll(good.strip(), bad.strip()).getBytes(StandardCharsets.UTF_8));
         assertRefused(zip(files), said.strip());
+    }
+
+    /** A try that still saw a picture outweighs what the ledger says, in the second firm too. */
+    @Test
+    void a_try_to_look_comes_along() throws Exception {
+        HouseholdRef from = demo.ref("Peverell", "tamsin");
+        demo.jdbc().sql("""
+            insert into look (household_id, resident_id, camera_id, refused, said, on_stand_ins, at, by_name)
+            select g.household_id, g.resident_id, g.camera_id, false, 'A picture came.', false, now(), 'Jory'
+            from access_grant g where g.household_id = :id limit 1
+            """).param("id", from.id()).update();
+        try {
+            long there = in.take(demo.staff("petra"), out.zip(from)).ref().id();
+            assertThat(out.file(there, List.of()).looks()).singleElement().satisfies(look -> {
+                assertThat(look.refused()).isFalse();
+                assertThat(look.said()).isEqualTo("A picture came.");
+                assertThat(out.file(there, List.of()).people()).anyMatch(person -> person.ref() == look.person());
+            });
+            assertThat(judged.of(there).facts().access().looks()).hasSize(1);
+        } finally {
+            demo.jdbc().sql("delete from look where household_id = :id").param("id", from.id()).update();
+        }
     }
 
     @Test

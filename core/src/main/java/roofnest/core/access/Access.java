@@ -226,6 +226,28 @@ public record Access(List<Person> people, List<Grant> grants, List<Known> known,
                 .anyMatch(way -> way.from().filter(from -> from.isAfter(today)).isEmpty())).toList();
     }
 
+    /** Members of the household who can look through one camera today, by any way. */
+    public List<Person> membersAt(long cameraId, LocalDate today, List<Kit> kit) {
+        return people.stream().filter(Access::member).filter(person -> waysOf(person.id(), kit).stream()
+                .anyMatch(way -> way.cameraIds().contains(cameraId) && way.from().filter(from -> from.isAfter(today)).isEmpty()
+                        && !over(person.id(), cameraId, today)))
+                .toList();
+    }
+
+    /** Members of the household whose phones one camera rings today. */
+    public List<Person> rungBy(long cameraId, LocalDate today) {
+        return people.stream().filter(Access::member).filter(person -> grant(person.id(), cameraId).filter(grant -> grant.alerts()
+                && grant.from().filter(from -> from.isAfter(today)).isEmpty()).isPresent() && !over(person.id(), cameraId, today)).toList();
+    }
+
+    private static boolean member(Person person) {
+        return person.tie() != Tie.LEFT && person.tie() != Tie.FIRM;
+    }
+
+    private boolean over(long personId, long cameraId, LocalDate today) {
+        return grant(personId, cameraId).flatMap(Grant::until).filter(until -> until.isBefore(today)).isPresent();
+    }
+
     /** Log-ins that more than their owner uses: nobody of them can be shut out alone. */
     public List<SharedLogin> sharedLogins() {
         return people.stream().map(whose -> new SharedLogin(whose, people.stream().filter(other -> other.id() != whose.id())

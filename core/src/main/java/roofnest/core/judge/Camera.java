@@ -129,18 +129,4 @@ public record Camera(
     public Camera withZones(List<Zone> newZones) {
         return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, newZones);
     }
-
-    /**
-     * Names everything of the camera that a test of a promise rests on. A test made under another mark no longer counts: of a
-     * link where it hangs; of sight its pose and mask as well; of what is recorded and told also its zones and timing.
-     */
-    public String proofMark(Promise promise) {
-        String place = String.format(Locale.ROOT, "%s %.2f/%.2f/%.2f", model.fullName(), pose.xM(), pose.yM(), pose.heightM());
-        if (promise instanceof Promise.HoldsLink) {
-            return place;
-        }
-        String sight = String.format(Locale.ROOT, "%s/%.0f/%.0f/%s", place, pose.headingDeg(), pose.tiltDeg(), new TreeSet<>(masked));
-        return promise instanceof Promise.MakeOut || promise instanceof Promise.NeverShows ? sight
-                : sight + "/" + zones + "/" + settings.clipSeconds() + "/" + settings.coolDownSeconds();
-    }
 }

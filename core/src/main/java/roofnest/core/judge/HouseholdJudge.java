@@ -90,7 +90,7 @@ public final class HouseholdJudge {
 
     private Judged judged(Promise promise, Hearing hearing, Names names) {
         Sighted sighted = rules.judge(promise, hearing);
-        return new Judged(promise, rules.wording(promise, names), Proved.of(hearing.facts(), promise, sighted),
+        return new Judged(promise, rules.wording(promise, names), Proved.of(hearing, promise, sighted),
                 sighted.cameraId());
     }
 
@@ -110,6 +110,11 @@ public final class HouseholdJudge {
         return camera.model().power().panelW() == 0 || house.isEmpty() ? Optional.empty()
                 : Optional.of(PanelAdvice.of(camera,
                         tried -> years.of(facts, tried, link, tried.settings().chargeEveryDays()).lowest().percent()));
+    }
+
+    /** All that a test of a promise at one camera rests on, as it is now. */
+    public ProofMark proofMark(HouseholdFacts facts, Camera camera, Promise promise) {
+        return ProofMark.of(promise, camera, hearing(facts));
     }
 
     public Optional<LinkBudget> link(HouseholdFacts facts, Camera camera) {

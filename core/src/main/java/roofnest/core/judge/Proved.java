@@ -3,13 +3,16 @@ package roofnest.core.judge;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.stream.Collectors;
 
+import roofnest.core.access.Access;
 import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Finding;
 import roofnest.core.promise.Light;
@@ -24,24 +27,27 @@ import roofnest.core.promise.Standing;
 final class Proved {
     private static final int NAMES_SAID = 3;
 
+    private final Hearing hearing;
     private final Map<Long, Camera> cameras = new LinkedHashMap<>();
+    private final Map<Long, ProofMark> marks = new HashMap<>();
     private final Promise promise;
     private final Finding predicted;
 
     /** The camera that is predicted to keep it, or comes nearest to that. */
     private final Optional<Long> relied;
 
-    private Proved(HouseholdFacts facts, Promise promise, Sighted sighted) {
-        facts.cameras().forEach(camera -> cameras.put(camera.id(), camera));
+    private Proved(Hearing hearing, Promise promise, Sighted sighted) {
+        this.hearing = hearing;
+        hearing.cameras().forEach(camera -> cameras.put(camera.id(), camera));
         this.promise = promise;
         this.predicted = sighted.finding();
         this.relied = sighted.cameraId();
     }
 
-    static Finding of(HouseholdFacts facts, Promise promise, Sighted sighted) {
-        List<Proof> tests = facts.proofs().stream().filter(proof -> proof.promise().equals(promise.key()))
+    static Finding of(Hearing hearing, Promise promise, Sighted sighted) {
+        List<Proof> tests = hearing.facts().proofs().stream().filter(proof -> proof.promise().equals(promise.key()))
                 .sorted(Comparator.comparing(Proof::at)).toList();
-        return tests.isEmpty() ? sighted.finding() : new Proved(facts, promise, sighted).by(tests);
+        return tests.isEmpty() ? sighted.finding() : new Proved(hearing, promise, sighted).by(tests);
     }
 
     private Finding by(List<Proof> tests) {
@@ -49,8 +55,7 @@ final class Proved {
         if (ofCameras.isEmpty()) {
             return because("The camera that it was tested with has left: to be tested again.");
         }
-        List<Proof> holding = ofCameras.stream()
-                .filter(proof -> cameras.get(proof.cameraId()).proofMark(promise).equals(proof.mark())).toList();
+        List<Proof> holding = ofCameras.stream().filter(proof -> changedSince(proof).isEmpty()).toList();
         if (holding.isEmpty()) {
             return because(moved(ofCameras));
         }
@@ -64,7 +69,7 @@ final class Proved {
                 untried.add(light.orElseThrow() == Light.DAY ? "by day" : "in the dark");
             }
         }
-        Optional<Proof> failed = counting.stream().filter(proof -> !proof.passed()).findFirst();
+        Optional<Proof> failed = counting.stream().filter(this::failed).findFirst();
         if (failed.isPresent()) {
             return untestedRelied(holding, failed.get()).map(other -> because(cameras.get(failed.get().cameraId()).name()
                     + " did not show it on site; " + other.name() + " is still to be tried."))
@@ -73,14 +78,53 @@ final class Proved {
         if (promise instanceof Promise.HoldsLink && counting.get(0).measured().isEmpty()) {
             return because("A moving picture came on site; its signal was not read.");
         }
+        Optional<Proof> silentPhone = holding.stream().flatMap(proof -> proof.phones().keySet().stream()
+                .filter(person -> expected(proof.cameraId()).contains(person)).flatMap(person -> newest(holding, proof.cameraId(), person)
+                        .filter(newest -> !newest.phones().get(person)).stream()))
+                .findFirst();
+        if (silentPhone.isPresent()) {
+            return told(List.of(silentPhone.get()));
+        }
         List<String> silent = ofEachCamera() ? untestedOf(holding) : List.of();
         if (!silent.isEmpty()) {
             return because(
                     "It was so for the others tested; " + named(silent) + (silent.size() == 1 ? " is" : " are") + " still to be tried.");
         }
+        List<String> phones = untriedPhones(holding);
+        if (!phones.isEmpty()) {
+            return because("It was so on the phones tried; " + (phones.size() > NAMES_SAID ? phones.size() + " more are"
+                    : String.join("; ", phones) + (phones.size() == 1 ? " is" : " are")) + " still to be tried.");
+        }
         return untried.isEmpty() ? told(counting)
                 : because((counting.isEmpty() ? "Tried" : "Seen on site") + (untried.get(0).equals("by day") ? " in the dark" : " by day")
                         + (counting.isEmpty() ? " only; " : "; ") + untried.get(0) + " it is still to be tried.");
+    }
+
+    /** What came too late or too weak has failed, whether or not it came. */
+    private boolean failed(Proof proof) {
+        return !proof.passed() || proof.measured().isPresent()
+                && predicted.limit().standing(proof.measured().getAsDouble()) == Standing.BROKEN;
+    }
+
+    private Set<Long> expected(long cameraId) {
+        return TestsWanted.phones(promise, cameraId, hearing.facts()).stream().map(Access.Person::id).collect(Collectors.toSet());
+    }
+
+    /** The newest test at a camera in which somebody's phone was tried. */
+    private static Optional<Proof> newest(List<Proof> holding, long cameraId, long personId) {
+        return holding.stream().filter(proof -> proof.cameraId() == cameraId && proof.phones().containsKey(personId))
+                .reduce((older, newer) -> newer);
+    }
+
+    /** "Ida's phone at Front eye": what one phone does says nothing of another. */
+    private List<String> untriedPhones(List<Proof> holding) {
+        return cameras.values().stream().flatMap(camera -> TestsWanted.phones(promise, camera.id(), hearing.facts()).stream()
+                .filter(person -> newest(holding, camera.id(), person.id()).isEmpty())
+                .map(person -> person.name() + "’s phone at " + camera.name())).toList();
+    }
+
+    private List<ProofMark.Part> changedSince(Proof proof) {
+        return marks.computeIfAbsent(proof.cameraId(), id -> ProofMark.of(promise, cameras.get(id), hearing)).changedSince(proof.mark());
     }
 
     /** The camera that was relied on, where another one failed and that one was not tried in the same light. */
@@ -92,7 +136,8 @@ final class Proved {
 
     /** What one camera shows says nothing of another. */
     private boolean ofEachCamera() {
-        return promise instanceof Promise.AlertWithin || promise instanceof Promise.NeverShows || promise instanceof Promise.KeepsDays;
+        return promise instanceof Promise.AlertWithin || promise instanceof Promise.LiveAway || promise instanceof Promise.NeverShows
+                || promise instanceof Promise.KeepsDays;
     }
 
     private boolean oneIsEnough() {
@@ -129,9 +174,16 @@ final class Proved {
         return names.size() > NAMES_SAID ? names.size() + " cameras" : String.join(" and ", names);
     }
 
+    /** By the newest test of each camera: what is no longer as it was then. */
     private String moved(List<Proof> tests) {
-        List<String> names = tests.stream().map(Proof::cameraId).distinct().map(id -> cameras.get(id).name()).toList();
-        return named(names) + (names.size() == 1 ? " was" : " were") + " moved, masked or set anew since the test: to be tested again.";
+        Map<Long, Proof> newest = new LinkedHashMap<>();
+        tests.forEach(proof -> newest.put(proof.cameraId(), proof));
+        if (newest.size() > NAMES_SAID) {
+            return newest.size() + " cameras were moved or set anew since the test: to be tested again.";
+        }
+        return newest.values().stream().map(proof -> cameras.get(proof.cameraId()).name() + " " + changedSince(proof).stream()
+                .map(ProofMark.Part::words).collect(Collectors.joining(", "))).collect(Collectors.joining("; "))
+                + " since the test: to be tested again.";
     }
 
     private Finding because(String also) {

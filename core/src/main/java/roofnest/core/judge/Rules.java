@@ -13,7 +13,8 @@ import roofnest.core.promise.Promise;
 final class Rules {
     private static final List<PromiseRule<?>> ALL = List.of(
             new MakeOutRule(), new RecordedBeforeRule(), new KeepsDaysRule(), new NeverShowsRule(), new OnlyTheseRule(),
-            new AlertWithinRule(), new HoldsLinkRule(), new JoinsRule(), new OwnPasswordRule(), new OutOfReachRule(), new ClearLensRule(),
+            new AlertWithinRule(), new LiveAwayRule(), new HoldsLinkRule(), new JoinsRule(), new OwnPasswordRule(), new OutOfReachRule(),
+            new ClearLensRule(),
             new BatteryLastsRule(), new LeadCarriesRule());
 
     private final Map<Class<?>, PromiseRule<?>> byType = new HashMap<>();

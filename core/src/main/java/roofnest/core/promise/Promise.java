@@ -3,7 +3,7 @@ package roofnest.core.promise;
 import roofnest.core.lang.Require;
 
 /**
- * Something a household is told it may rely on, in a form that can be checked. The first six kinds are written at the
+ * Something a household is told it may rely on, in a form that can be checked. The first seven kinds are written at the
  * brief; the rest stand for every camera from the moment it is on the plan.
  */
 public sealed interface Promise {
@@ -78,6 +78,18 @@ public sealed interface Promise {
     record AlertWithin(PromiseKey key, double seconds) implements Promise {
         public AlertWithin {
             Require.inRange("alert seconds", seconds, 1, 120);
+        }
+
+        @Override
+        public Stage stage() {
+            return Stage.PROVE;
+        }
+    }
+
+    /** Away from home, on its own mobile line, each phone shows a moving picture soon enough. */
+    record LiveAway(PromiseKey key, double seconds) implements Promise {
+        public LiveAway {
+            Require.inRange("seconds to a picture", seconds, 1, 120);
         }
 
         @Override

@@ -1,5 +1,6 @@
 package roofnest.core.promise;
 
+import java.util.Optional;
 import java.util.regex.Pattern;
 
 /**
@@ -7,7 +8,7 @@ import java.util.regex.Pattern;
  * with it are {@code c7.link}, {@code c7.password} and so on, so that re-judging finds the same promise again.
  */
 public record PromiseKey(String value) {
-    private static final Pattern FORM = Pattern.compile("[pc][0-9]{1,12}(\\.[a-z]{1,12})?");
+    private static final Pattern FORM = Pattern.compile("p[0-9]{1,12}|c[0-9]{1,12}\\.[a-z]{1,12}");
 
     public PromiseKey {
         if (value == null || !FORM.matcher(value).matches()) {
@@ -21,6 +22,21 @@ public record PromiseKey(String value) {
 
     public static PromiseKey ofCamera(long cameraId, String what) {
         return new PromiseKey("c" + cameraId + "." + what);
+    }
+
+    /** The number of the promise that was written at the brief; empty for one that a camera brings. */
+    public Optional<Long> writtenId() {
+        return value.startsWith("p") ? Optional.of(Long.parseLong(value.substring(1))) : Optional.empty();
+    }
+
+    /** The camera that brings it; empty for one that was written. */
+    public Optional<Long> cameraId() {
+        return value.startsWith("c") ? Optional.of(Long.parseLong(value.substring(1, value.indexOf('.')))) : Optional.empty();
+    }
+
+    /** What a camera brings, such as {@code link}; empty for one that was written. */
+    public Optional<String> brought() {
+        return value.startsWith("c") ? Optional.of(value.substring(value.indexOf('.') + 1)) : Optional.empty();
     }
 
     @Override

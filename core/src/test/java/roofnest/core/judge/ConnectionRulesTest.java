@@ -168,9 +168,9 @@ class ConnectionRulesTest {
     @Test
     void a_proof_by_a_camera_that_left_has_to_be_made_again() {
         Camera here = post(door());
-        Proof byOther = new Proof(KEY, 8, true, OptionalDouble.of(4.2), Optional.empty(), "It rang.",
-                here.proofMark(new Promise.AlertWithin(KEY, 8)), Instant.EPOCH, "Jory");
         HouseholdFacts facts = facts(HOUSE, List.of(new Promise.AlertWithin(KEY, 8)), here);
+        Proof byOther = new Proof(KEY, 8, true, OptionalDouble.of(4.2), Optional.empty(), "It rang.",
+                HouseholdJudge.of(facts).proofMark(facts, here, new Promise.AlertWithin(KEY, 8)), Instant.EPOCH, "Jory");
         HouseholdFacts proved = new HouseholdFacts(facts.plan(), facts.cameras(), facts.written(), facts.network(), 9, nobody(),
                 List.of(byOther), facts.climate(), TODAY, false);
         assertThat(finding(proved, KEY).standing()).isEqualTo(Standing.UNTRIED);

@@ -1,0 +1,168 @@
+package roofnest.core.judge;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+import roofnest.core.plan.HousePlan;
+import roofnest.core.plan.Place;
+import roofnest.core.plan.PlanPoint;
+import roofnest.core.plan.Thing;
+import roofnest.core.promise.Promise;
+import roofnest.core.radio.LinkBudget;
+import roofnest.core.view.CameraPose;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Everything that a test of a promise at one camera rests on. When a part of it is no longer as it was, the test no longer counts, and
+ * the part is named. A link rests on where the camera and what it talks to stand, on the network and on the walls that the plan shows
+ * between; sight on pose, mask and the place; what is recorded and told on zones and timing as well.
+ *
+ * @param parts only those that the promise rests on
+ */
+public record ProofMark(Map<Part, String> parts) {
+    /** What may have changed since a test, in words that go after the camera's name. */
+    public enum Part {
+        MODEL("is another model"), PLACE("was moved"), AIM("was turned"), MASK("was masked anew"), ZONES("has other zones"),
+        TIMING("has other timing"), NETWORK("is on another Wi-Fi"), PEER("talks to something that stands elsewhere now"),
+        BETWEEN("has other walls before it on the plan"), SPOT("watches a place that was moved on the plan"),
+        WAY("watches a path that was drawn anew"), AREA("is to spare ground that was drawn anew"),
+        HIDDEN("has something before the place on the plan");
+
+        private final String words;
+
+        Part(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    private static final Pattern UNNAMED = Pattern.compile("(.{1,200}) (-?[0-9.]+/-?[0-9.]+/-?[0-9.]+)"
+            + "(?:/(-?[0-9]+/-?[0-9]+)/(\\[[^/]*\\])(?:/(\\[[^/]*\\])/([0-9]+/[0-9]+))?)?");
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final TypeReference<EnumMap<Part, String>> PARTS = new TypeReference<>() {
+    };
+
+    public ProofMark {
+        parts = Map.copyOf(parts);
+    }
+
+    /**
+     * As {@link #text} wrote it, or as marks were written before they had names.
+     *
+     * @throws IllegalArgumentException when it is neither
+     */
+    public static ProofMark read(String text) {
+        if (!text.startsWith("{")) {
+            return unnamed(text);
+        }
+        try {
+            return new ProofMark(JSON.readValue(text, PARTS));
+        } catch (JacksonException e) {
+            throw new IllegalArgumentException("no mark of a proof", e);
+        }
+    }
+
+    private static ProofMark unnamed(String text) {
+        Matcher matcher = UNNAMED.matcher(text);
+        if (!matcher.matches()) {
+            throw new IllegalArgumentException("no mark of a proof");
+        }
+        Map<Part, String> parts = new EnumMap<>(Part.class);
+        List<Part> order = List.of(Part.MODEL, Part.PLACE, Part.AIM, Part.MASK, Part.ZONES, Part.TIMING);
+        for (int i = 0; i < order.size(); i++) {
+            if (matcher.group(i + 1) != null) {
+                parts.put(order.get(i), matcher.group(i + 1));
+            }
+        }
+        return new ProofMark(parts);
+    }
+
+    /** In one line, to be kept with the proof. */
+    public String text() {
+        return JSON.writeValueAsString(new EnumMap<>(parts));
+    }
+
+    /**
+     * What is no longer as it was when the other was made, in the order of the parts; what that one does not speak of is left out. A plan
+     * that was mended, so that nothing lies before the place any more, takes nothing from a test.
+     */
+    public List<Part> changedSince(ProofMark then) {
+        List<Part> changed = new ArrayList<>();
+        for (Part part : Part.values()) {
+            boolean mended = part == Part.HIDDEN && "false".equals(parts.get(part));
+            if (then.parts().containsKey(part) && !then.parts().get(part).equals(parts.get(part)) && !mended) {
+                changed.add(part);
+            }
+        }
+        return changed;
+    }
+
+    static ProofMark of(Promise promise, Camera camera, Hearing hearing) {
+        Map<Part, String> parts = new EnumMap<>(Part.class);
+        CameraPose pose = camera.pose();
+        parts.put(Part.MODEL, camera.model().fullName());
+        parts.put(Part.PLACE, String.format(Locale.ROOT, "%.2f/%.2f/%.2f", pose.xM(), pose.yM(), pose.heightM()));
+        boolean link = promise instanceof Promise.HoldsLink;
+        boolean away = promise instanceof Promise.LiveAway;
+        if (link || away || promise instanceof Promise.AlertWithin) {
+            hearing.facts().network().ifPresent(network -> parts.put(Part.NETWORK, network.name() + "/" + Links.band(camera,
+                    hearing.facts())));
+            hearing.link(camera).ifPresent(budget -> link(parts, budget, hearing));
+        }
+        if (!link && !away) {
+            parts.put(Part.AIM, String.format(Locale.ROOT, "%.0f/%.0f", pose.headingDeg(), pose.tiltDeg()));
+            parts.put(Part.MASK, new TreeSet<>(camera.masked()).toString());
+            hearing.facts().plan().ifPresent(plan -> sight(parts, promise, camera, plan, hearing));
+        }
+        if (!link && !away && !(promise instanceof Promise.MakeOut) && !(promise instanceof Promise.NeverShows)) {
+            parts.put(Part.ZONES, camera.zones().toString());
+            parts.put(Part.TIMING, camera.settings().clipSeconds() + "/" + camera.settings().coolDownSeconds());
+        }
+        return new ProofMark(parts);
+    }
+
+    private static void link(Map<Part, String> parts, LinkBudget budget, Hearing hearing) {
+        hearing.facts().plan().ifPresent(plan -> parts.put(Part.PEER, plan.ofKind(Thing.Kind.ROUTER, Thing.Kind.ACCESS_POINT,
+                Thing.Kind.HUB).filter(thing -> budget.peer().contains(thing.name()))
+                .map(thing -> point(thing.at()) + "/" + thing.heightM()).sorted().collect(Collectors.joining(" "))));
+        parts.put(Part.BETWEEN, budget.ray().walls().stream().map(wall -> wall.material().name()).sorted().toList() + " "
+                + budget.ray().slabs());
+    }
+
+    private static void sight(Map<Part, String> parts, Promise promise, Camera camera, HousePlan plan, Hearing hearing) {
+        Optional<Place> place = promise instanceof Promise.MakeOut out ? plan.place(out.placeId())
+                : promise instanceof Promise.RecordedBefore before ? plan.place(before.placeId()) : Optional.empty();
+        place.ifPresent(spot -> {
+            parts.put(Part.SPOT, point(spot.at()) + "/" + spot.groundM());
+            hearing.house().ifPresent(house -> parts.put(Part.HIDDEN, String.valueOf(!house.eye(camera.model().lens(), camera.pose())
+                    .clearTo(spot.at().xM(), spot.at().yM(), spot.face().zM()))));
+        });
+        if (promise instanceof Promise.RecordedBefore before) {
+            plan.path(before.pathId()).ifPresent(way -> parts.put(Part.WAY, points(way.points())));
+        }
+        if (promise instanceof Promise.NeverShows never) {
+            plan.area(never.areaId()).ifPresent(area -> parts.put(Part.AREA, points(area.outline())));
+        }
+    }
+
+    private static String point(PlanPoint at) {
+        return String.format(Locale.ROOT, "%.2f/%.2f", at.xM(), at.yM());
+    }
+
+    private static String points(List<PlanPoint> points) {
+        return points.stream().map(ProofMark::point).collect(Collectors.joining(" "));
+    }
+}
