@@ -212,7 +212,8 @@ class QuillerJourneyTest {
 
         prove.begin("Live away", "Stairs eye");
         assertThat(prove.page().getByText("The first mobile connection is slow")).isVisible();
-        prove.type("seconds", "7.5").passed();
+        prove.type("seconds", "7.5").onEveryPhone("a picture came").passed();
+        assertThat(prove.result("Live away")).containsText("passed");
 
         prove.begin("Walk test", "Stairs eye").answer("Walked", "By day").answer(STAIRS, "Yes").nobodyWalkedElsewhere().passed();
         assertThat(prove.result("Walk test")).hasText("in the dark not tried");
@@ -228,7 +229,14 @@ class QuillerJourneyTest {
         }
         prove.passed();
         assertThat(prove.page().locator("#ring1")).hasValue("3.1");
-        prove.type("ring5", "4.4").passed();
+        prove.type("ring5", "4.4").onEveryPhone("it rang").answer("Hesper Quiller’s own phone", "not tried").passed();
+        assertThat(prove.promises().line("Phone rings within 6 s"))
+                .containsText("Hesper Quiller’s phone at Stairs eye is still to be tried");
+        prove.begin("Alert", "Stairs eye");
+        for (int i = 1; i <= 5; i++) {
+            prove.type("ring" + i, i == 5 ? "4.4" : "3." + i);
+        }
+        prove.onEveryPhone("it rang").passed();
         assertThat(prove.promises().standing("Phone rings within 6 s")).hasText("kept");
         assertThat(prove.page().getByText("5 rings, half of them within 3.3 s, the slowest 4.4 s.").first()).isVisible();
 
@@ -244,9 +252,13 @@ class QuillerJourneyTest {
         pack(visit, quiller);
         sealedSheet(prove.page());
         prove.handOver();
-        assertThat(prove.page().getByText("Not ended yet: ").first()).isVisible();
+        assertThat(prove.page().getByText("Say what became of the ").first()).isVisible();
+        assertThat(prove.page().getByText("Jory Penhale of the firm is not shut out yet: ").first()).isVisible();
+        prove.shutOut("Jory Penhale").begin().done("Take Jory Penhale off").tried("Refused at Stairs eye").out("Jory Penhale");
+        quiller.prove();
         prove.endAll().handOver();
-        assertThat(prove.page().getByText("Handed over. The firm stands in no list of access any more, and shows no secret of this house."))
+        assertThat(prove.page().getByText(
+                "Handed over. Nobody of the firm can look by anything that is noted, and the firm shows no secret of this house."))
                 .isVisible();
     }
 

@@ -16,6 +16,7 @@ import roofnest.app.firm.Staff;
 import roofnest.app.household.Frames;
 import roofnest.app.pair.RunHands;
 import roofnest.app.pair.Runs;
+import roofnest.app.prove.FirmEnds;
 import roofnest.app.prove.HandOver;
 import roofnest.app.prove.Signing;
 import roofnest.app.prove.TrialRepository;
@@ -208,10 +209,11 @@ class DemoNeighbours {
     }
 
     private void ended(HouseholdRef ref) {
-        List<String> ends = handOver.ends(frames.frame(ref, Stage.PROVE));
+        List<FirmEnds.Known> known = handOver.ends(frames.frame(ref, Stage.PROVE)).known();
         Map<String, String> ticks = new HashMap<>();
-        for (int i = 0; i < ends.size(); i++) {
-            ticks.put("end" + i, ends.get(i));
+        for (int i = 0; i < known.size(); i++) {
+            ticks.put("of" + i, known.get(i).what());
+            ticks.put("end" + i, FirmEnds.Became.SEALED.name());
         }
         handOver.handOver(ref, new Form(ticks));
     }

@@ -144,11 +144,14 @@ record PackView(
                 .orElse(later ? "to be counted a week after the first clip" : "not tried")};
     }
 
-    /** By name, by what they know and by which screens: what opens a camera stands here, however it was given. */
+    /**
+     * By name, by what they know and by which screens: what opens a camera stands here, however it was given. People of the firm do not:
+     * the house is not handed over while any of them can look.
+     */
     static List<AccessLine> access(Frame frame) {
         Access access = frame.facts().access();
         List<AccessLine> lines = new ArrayList<>();
-        for (Access.Person person : access.people()) {
+        for (Access.Person person : access.people().stream().filter(each -> each.tie() != Access.Tie.FIRM).toList()) {
             List<String> ways = new ArrayList<>(access.waysOf(person.id(), frame.facts().kit()).stream().map(Access.Way::how).toList());
             access.grants().stream().filter(grant -> grant.personId() == person.id()).flatMap(grant -> grant.until().stream()).distinct()
                     .forEach(until -> ways.add("as a guest until " + until.format(DAY)));

@@ -4,6 +4,8 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
 
 import org.springframework.stereotype.Service;
 
@@ -12,8 +14,8 @@ import roofnest.app.household.Frames;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRepository;
-import roofnest.app.records.AccessRepository;
 import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.LeavingRepository;
 import roofnest.app.records.LedgerRepository;
 import roofnest.app.records.LogRepository;
 import roofnest.app.records.MailRepository;
@@ -29,29 +31,29 @@ import roofnest.core.promise.Stage;
 public class HandOver {
     private final Changes changes;
     private final HouseholdRepository households;
-    private final AccessRepository access;
     private final Signing signing;
     private final Frames frames;
     private final CameraRepository cameras;
     private final SecretStore secrets;
     private final LedgerRepository ledger;
+    private final LeavingRepository leavings;
     private final LogRepository log;
     private final ResidentRepository residents;
     private final MailRepository mail;
     private final Clock clock;
 
-    HandOver(Changes changes, HouseholdRepository households, AccessRepository access, Signing signing, Frames frames,
+    HandOver(Changes changes, HouseholdRepository households, Signing signing, Frames frames,
             CameraRepository cameras,
-            SecretStore secrets, LedgerRepository ledger, LogRepository log,
+            SecretStore secrets, LedgerRepository ledger, LeavingRepository leavings, LogRepository log,
             ResidentRepository residents, MailRepository mail, Clock clock) {
         this.changes = changes;
         this.households = households;
-        this.access = access;
         this.signing = signing;
         this.frames = frames;
         this.cameras = cameras;
         this.secrets = secrets;
         this.ledger = ledger;
+        this.leavings = leavings;
         this.log = log;
         this.residents = residents;
         this.mail = mail;
@@ -77,43 +79,59 @@ public class HandOver {
         return missing;
     }
 
-    /** All by which the firm could still look or get in: each has to be ended by somebody, and is said to be by whom. */
-    public List<String> ends(Frame frame) {
-        List<String> ends = new ArrayList<>();
-        Access people = frame.facts().access();
-        people.people().stream().filter(person -> person.tie() == Access.Tie.FIRM).forEach(person -> frame.facts().cameras().stream()
-                .filter(camera -> people.grant(person.id(), camera.id()).isPresent())
-                .forEach(camera -> ends.add(person.name() + " taken off " + camera.name() + " in its app, and a try to look refused")));
-        people.people().stream().filter(person -> person.tie() == Access.Tie.FIRM)
-                .forEach(person -> people.known().stream().filter(known -> known.personId() == person.id())
-                        .forEach(known -> ends
-                                .add(person.name() + " knows " + known.secret().name() + " no longer: the householder has changed it")));
-        secrets.known(frame.ref().id())
-                .forEach(secret -> ends.add(secret + ": changed by the householder, or handed to them on paper"));
-        return ends;
+    /** All by which the firm could still look or get in. */
+    public FirmEnds ends(Frame frame) {
+        Access access = frame.facts().access();
+        List<Access.Person> firm = access.people().stream().filter(person -> person.tie() == Access.Tie.FIRM).toList();
+        List<LeavingRepository.Leaving> open = leavings.of(frame.ref().id()).stream()
+                .filter(leaving -> !leaving.onStandIns() && leaving.overAt() == null).toList();
+        List<FirmEnds.Looker> people = new ArrayList<>();
+        List<FirmEnds.Known> known = new ArrayList<>();
+        for (Access.Person person : firm) {
+            List<Access.Way> ways = access.waysOf(person.id(), frame.facts().kit());
+            if (!ways.isEmpty()) {
+                people.add(new FirmEnds.Looker(person.id(), person.name(),
+                        ways.stream().map(Access.Way::how).collect(Collectors.joining("; "))));
+            } else if (open.stream().anyMatch(leaving -> leaving.residentId() == person.id())) {
+                people.add(new FirmEnds.Looker(person.id(), person.name(), "their own try is still to be refused"));
+            }
+            access.known().stream().filter(row -> row.personId() == person.id())
+                    .filter(row -> ways.stream().noneMatch(way -> way.secret().filter(row.secret()::is).isPresent()))
+                    .forEach(row -> known.add(new FirmEnds.Known(row.secret().name().replaceFirst("^the ", "") + ", known to "
+                            + person.name(), List.of(FirmEnds.Became.CHANGED, FirmEnds.Became.STAYS), Optional.of(row),
+                            Optional.empty())));
+        }
+        secrets.known(frame.ref().id()).forEach(held -> known.add(new FirmEnds.Known(held.words() + ", kept sealed by the firm",
+                List.of(FirmEnds.Became.CHANGED, FirmEnds.Became.SEALED), Optional.empty(), Optional.of(held))));
+        return new FirmEnds(List.copyOf(people), List.copyOf(known));
     }
 
     /** Hands over, unless something stands against it by then; the form says what. */
     public void handOver(HouseholdRef ref, Form form) {
         changes.run(ref, Stage.CARE, () -> {
             Frame frame = frames.frame(ref, Stage.PROVE);
+            FirmEnds ends = ends(frame);
             List<String> against = new ArrayList<>(missing(cameras.of(ref.id()), signing.state(frame)));
-            List<String> ends = ends(frame);
-            for (int i = 0; i < ends.size(); i++) {
-                if (!form.raw("end" + i).equals(ends.get(i))) {
-                    against.add("Not ended yet: " + ends.get(i) + ".");
-                }
-            }
+            against.addAll(ends.against(form));
             if (!against.isEmpty()) {
                 form.refuse("hand-over", against);
                 return;
             }
-            ends.forEach(end -> log.add(ref.id(), null, LogRepository.Kind.NOTE, "Ended: " + end, LocalDate.now(clock), ref.by()));
-            access.revokeFirm(ref.id());
-            frame.facts().access().people().stream().filter(person -> person.tie() == Access.Tie.FIRM)
-                    .forEach(person -> ledger.forgotten(ref.id(), person.id(), "changed by the householder at the hand-over", ref.by()));
+            for (int i = 0; i < ends.known().size(); i++) {
+                end(ref, ends.known().get(i), ends.said(form, i).orElseThrow());
+            }
             households.handOver(ref.id());
         });
+    }
+
+    private void end(HouseholdRef ref, FirmEnds.Known known, FirmEnds.Became became) {
+        log.add(ref.id(), null, LogRepository.Kind.NOTE, "At the hand-over, " + known.what() + ": " + became.words() + ".",
+                LocalDate.now(clock), ref.by());
+        if (became == FirmEnds.Became.CHANGED) {
+            known.held().ifPresent(held -> secrets.forgetOutdated(ref.id(), held));
+            known.row().ifPresent(row -> ledger.changed(ref.id(), row.secret().kind(), row.secret().id(),
+                    "changed by the householder at the hand-over", ref.by()));
+        }
     }
 
     /** The work is taken up again in a house that was handed over; why, by whom and when stands in its log. */

@@ -117,7 +117,8 @@ class ProveController {
         if (!form.save(() -> handOver.handOver(ref, form))) {
             return page(ref, model, form);
         }
-        flash.addFlashAttribute("notice", "Handed over. The firm stands in no list of access any more, and shows no secret of this house.");
+        flash.addFlashAttribute("notice",
+                "Handed over. Nobody of the firm can look by anything that is noted, and the firm shows no secret of this house.");
         return "redirect:" + ref.path() + "/care";
     }
 

@@ -101,14 +101,4 @@ public class AccessRepository {
                 .param("cameraId", cameraId)
                 .update();
     }
-
-    /** The firm's own access ends with the hand-over. */
-    public void revokeFirm(long householdId) {
-        jdbc.sql("""
-            delete from access_grant g using resident r
-            where g.household_id = :householdId and r.id = g.resident_id and r.tie = 'FIRM'
-            """)
-                .param("householdId", householdId)
-                .update();
-    }
 }

@@ -113,20 +113,6 @@ public class LedgerRepository {
                 .update();
     }
 
-    /** Somebody knows none of it any more, such as the firm once every secret was changed. */
-    public void forgotten(long householdId, long residentId, String how, String by) {
-        jdbc.sql("""
-            update known set ended_on = :today, ended_by = :by, ended_how = :how
-            where household_id = :household and resident_id = :resident and ended_on is null
-            """)
-                .param("today", LocalDate.now(clock))
-                .param("by", by)
-                .param("how", how)
-                .param("household", householdId)
-                .param("resident", residentId)
-                .update();
-    }
-
     /** It was noted by mistake: they never knew it. Returns whether there was such a note in force. */
     public boolean mistaken(long householdId, long id, String by) {
         return jdbc.sql("""

@@ -29,6 +29,9 @@ public class SecretStore {
         this.clock = clock;
     }
 
+    /** Something sealed, by what it is of. */
+    public record Held(long id, boolean wifi, String words) {}
+
     /** One look at a secret. */
     public record Reveal(String what, String by, OffsetDateTime at) {}
 
@@ -84,21 +87,28 @@ public class SecretStore {
     }
 
     /** What the firm has sealed of a household's, in words; nothing of what it says. */
-    public List<String> known(long householdId) {
+    public List<Held> known(long householdId) {
         return jdbc.sql("""
-            select case s.kind when 'WIFI_PASSWORD' then 'Wi-Fi password of ' || n.name
+            select s.id, s.kind = 'WIFI_PASSWORD' as wifi,
+                   case s.kind when 'WIFI_PASSWORD' then 'Wi-Fi password of ' || n.name
                                when 'HUB_PASSWORD' then 'password of ' || h.name
                                when 'INITIAL_PASSWORD' then 'sticker password of ' || c.name
-                               else 'password of ' || c.name end
+                               else 'password of ' || c.name end as words
             from secret s
             left join network n on n.id = s.network_id
             left join camera c on c.id = s.camera_id
             left join hub h on h.id = s.hub_id
             where s.household_id = :householdId
-            order by 1
+            order by words, s.id
             """)
                 .param("householdId", householdId)
-                .query(String.class).list();
+                .query((row, n) -> new Held(row.getLong("id"), row.getBoolean("wifi"), row.getString("words"))).list();
+    }
+
+    /** One of the sealed is another one now: nobody is shown the old. */
+    public void forgetOutdated(long householdId, Held held) {
+        jdbc.sql("delete from secret where household_id = :householdId and id = :id").param("householdId", householdId)
+                .param("id", held.id()).update();
     }
 
     /** Of a house that was handed over the firm shows no secret any more. */

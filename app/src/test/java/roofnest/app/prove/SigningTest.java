@@ -27,7 +27,11 @@ import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
 import roofnest.app.Made;
 import roofnest.app.household.Frames;
+import roofnest.app.records.AccessRepository;
 import roofnest.app.records.CameraRepository;
+import roofnest.app.records.LeavingRepository;
+import roofnest.app.records.LedgerRepository;
+import roofnest.core.access.Secret;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HouseholdRepository;
@@ -62,6 +66,9 @@ class SigningTest {
     @Autowired private CameraRepository cameras;
     @Autowired private PromiseRepository promises;
     @Autowired private ResidentRepository residents;
+    @Autowired private AccessRepository access;
+    @Autowired private LedgerRepository ledger;
+    @Autowired private LeavingRepository leavings;
     @Autowired private MailRepository mail;
     @Autowired private DemoPlaces demo;
     @Autowired private MockMvc mvc;
@@ -155,13 +162,14 @@ class SigningTest {
         Form blind = new Form(new HashMap<>());
         handOver.handOver(ref, blind);
         assertThat(blind.faultsOf("hand-over")).singleElement().satisfies(
-                fault -> assertThat(fault).startsWith("Not ended yet: Wi-Fi password of staithe5: changed by the householder"));
+                fault -> assertThat(fault).isEqualTo("Say what became of the Wi-Fi password of staithe5, kept sealed by the firm."));
         assertThat(handedOver()).isFalse();
-        Form ended = new Form(allEnded());
+        Form ended = new Form(allEnded(FirmEnds.Became.SEALED));
         handOver.handOver(ref, ended);
         assertThat(ended.ok()).isTrue();
         assertThat(handedOver()).isTrue();
-        assertThat(words()).anySatisfy(line -> assertThat(line).startsWith("Ended: Wi-Fi password of staithe5"));
+        assertThat(words()).anySatisfy(line -> assertThat(line).isEqualTo(
+                "At the hand-over, Wi-Fi password of staithe5, kept sealed by the firm: handed over sealed, on paper."));
 
         assertThatThrownBy(() -> changes.run(ref, Stage.SURVEY, () -> cameras.rename(ref.id(), camera, "Other")))
                 .isInstanceOf(Conflict.class).hasMessageContaining("was handed over on");
@@ -191,6 +199,75 @@ class SigningTest {
         assertThat(handedOver()).isFalse();
         assertThat(words()).contains("The case was opened again: Router was replaced.");
         assertThat(secrets.revealWifiPassword(ref.id(), network.id(), ref.by(), "test")).contains("nine-herons-wade");
+    }
+
+    /** What was changed is shown to nobody any more, not even once the case is open again. */
+    @Test
+    void a_password_that_the_householder_changed_at_the_hand_over_is_forgotten() {
+        NetworkRepository.NetworkRow network = network();
+        takeAllAsItIs("Known.", "Ida");
+        sign();
+        Form other = new Form(allEnded(FirmEnds.Became.STAYS));
+        handOver.handOver(ref, other);
+        assertThat(other.ok()).as("what is kept sealed does not stay with the firm").isFalse();
+        Form stale = new Form(allEnded(FirmEnds.Became.CHANGED));
+        stale.put("of0", "Wi-Fi password of another");
+        handOver.handOver(ref, stale);
+        assertThat(stale.ok()).as("the answer was to something else").isFalse();
+        handOver.handOver(ref, new Form(allEnded(FirmEnds.Became.CHANGED)));
+        assertThat(handedOver()).isTrue();
+        handOver.reopen(ref, "Router was replaced.");
+        assertThat(secrets.revealWifiPassword(ref.id(), network.id(), ref.by(), "test")).isEmpty();
+    }
+
+    /** People of the firm are shut out as anybody is: a grant, what they know, and their own try. */
+    @Test
+    void a_house_is_not_handed_over_while_somebody_of_the_firm_can_look() {
+        long[] jory = new long[1];
+        changes.run(ref, Stage.SHARE, () -> {
+            jory[0] = residents.add(ref.id(), "Jory Penhale", "", Access.Tie.FIRM, null);
+            access.grant(ref.id(), jory[0], camera, Access.Role.MANAGER, null);
+        });
+        takeAllAsItIs("Known.", "Ida");
+        sign();
+        assertThat(handOver.ends(frames.frame(ref, Stage.PROVE)).people()).singleElement()
+                .satisfies(person -> assertThat(person.stands()).isEqualTo("manager of Gate eye"));
+        Form early = new Form(new HashMap<>());
+        handOver.handOver(ref, early);
+        assertThat(early.faultsOf("hand-over"))
+                .containsExactly("Jory Penhale of the firm is not shut out yet: manager of Gate eye.");
+        changes.run(ref, Stage.SHARE, () -> {
+            leavings.begin(ref.id(), jory[0], false, false, false, List.of(camera), "Jory");
+            access.revoke(ref.id(), jory[0], camera);
+        });
+        Form untried = new Form(new HashMap<>());
+        handOver.handOver(ref, untried);
+        assertThat(untried.faultsOf("hand-over"))
+                .containsExactly("Jory Penhale of the firm is not shut out yet: their own try is still to be refused.");
+        leavings.over(ref.id(), leavings.of(ref.id()).get(0).id(), "Jory");
+        handOver.handOver(ref, new Form(new HashMap<>()));
+        assertThat(handedOver()).as("the pack names nobody of the firm, so that it stands as it was signed").isTrue();
+    }
+
+    /** Who of the firm knows the Wi-Fi knows it until it is changed; the householder may leave it so, and it is said. */
+    @Test
+    void what_the_firm_still_knows_is_said() {
+        NetworkRepository.NetworkRow network = network();
+        secrets.forgetNetwork(ref.id(), network.id());
+        long[] jory = new long[1];
+        changes.run(ref, Stage.SHARE, () -> {
+            jory[0] = residents.add(ref.id(), "Jory Penhale", "", Access.Tie.FIRM, null);
+            ledger.note(ref.id(), jory[0], Secret.Kind.WIFI, network.id(), "typed it", "Jory");
+        });
+        takeAllAsItIs("Known.", "Ida");
+        sign();
+        Form sealed = new Form(allEnded(FirmEnds.Became.SEALED));
+        handOver.handOver(ref, sealed);
+        assertThat(sealed.ok()).as("nobody hands over sealed what is in a head").isFalse();
+        handOver.handOver(ref, new Form(allEnded(FirmEnds.Became.STAYS)));
+        assertThat(words()).contains("At the hand-over, Wi-Fi password of staithe5, known to Jory Penhale: stays known; the householder"
+                + " agrees.");
+        assertThat(ledger.known(ref.id())).as("the ledger still says so").hasSize(1);
     }
 
     private NetworkRepository.NetworkRow network() {
@@ -228,10 +305,14 @@ class SigningTest {
         signing.remark(ref, new Form(said));
     }
 
-    private Map<String, String> allEnded() {
-        List<String> ends = handOver.ends(frames.frame(ref, Stage.PROVE));
+    /** The same answer to all. */
+    private Map<String, String> allEnded(FirmEnds.Became became) {
         Map<String, String> ticks = new HashMap<>();
-        ends.forEach(end -> ticks.put("end" + ends.indexOf(end), end));
+        List<FirmEnds.Known> known = handOver.ends(frames.frame(ref, Stage.PROVE)).known();
+        for (int i = 0; i < known.size(); i++) {
+            ticks.put("of" + i, known.get(i).what());
+            ticks.put("end" + i, became.name());
+        }
         return ticks;
     }
 

@@ -154,7 +154,8 @@ class LeavingTest {
         assertThat(access.roleOf(ref.id(), lodger, gate)).isEmpty();
         assertThatThrownBy(() -> desk.done(ref, id, "TAKE_BACK-" + gate)).isInstanceOf(Conflict.class);
         desk.done(ref, id, "DEVICE_PASSWORD-" + yard);
-        assertThat(secrets.known(ref.id())).as("the old password is shown to nobody").doesNotContain("password of Hen yard");
+        assertThat(secrets.known(ref.id())).extracting(SecretStore.Held::words).as("the old password is shown to nobody")
+                .doesNotContain("password of Hen yard");
         assertThat(state(false).following()).extracting(step -> step.words())
                 .containsExactly("Tell Ida the ID and password of Hen yard.");
         desk.followed(ref, id, state(false).following().get(0).id());

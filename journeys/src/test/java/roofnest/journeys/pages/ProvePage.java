@@ -53,6 +53,20 @@ public record ProvePage(Page page) {
         return this;
     }
 
+    /** The same of every person's own phone. */
+    public ProvePage onEveryPhone(String said) {
+        for (Locator phone : page.locator(".place-asked", new Page.LocatorOptions().setHasText("’s own phone")).all()) {
+            phone.getByText(said, new Locator.GetByTextOptions().setExact(true)).click();
+        }
+        return this;
+    }
+
+    /** Of somebody of the firm who can still look. */
+    public LeavingPage shutOut(String person) {
+        page.waitForNavigation(() -> page.getByText("Shut " + person + " out").click());
+        return new LeavingPage(page);
+    }
+
     /** For every place that was not answered. */
     public ProvePage nobodyWalkedElsewhere() {
         for (Locator place : page.locator(".place-asked").all()) {
@@ -116,7 +130,7 @@ public record ProvePage(Page page) {
     }
 
     public ProvePage endAll() {
-        page.locator("input[name^=end]").all().forEach(Locator::check);
+        page.locator("fieldset:has(input[name^=end])").all().forEach(each -> each.locator("input[type=radio]").last().check());
         return this;
     }
 
