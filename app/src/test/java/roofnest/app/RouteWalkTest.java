@@ -92,7 +92,8 @@ class RouteWalkTest {
         for (Route route : routes()) {
             boolean hasOwnTest = route.pattern().contains("{token}") || route.pattern().contains("{rehearsal}")
                     || route.pattern().contains("{hub}") || route.pattern().contains("{trial}") || route.pattern().endsWith("/underlay")
-                    || route.pattern().contains("{number}") || route.pattern().contains("{resident}")
+                    || route.pattern().contains("{number}") || route.pattern().contains("{quotation}")
+                    || route.pattern().contains("{bill}") || route.pattern().contains("{resident}")
                     || route.pattern().endsWith("/photos/{photo}") || route.pattern().endsWith("/firm/mark.png");
             if (route.method() == HttpMethod.GET && !hasOwnTest) {
                 int status = call(route, demo.staff("jory"), "Brannock").getStatus();
@@ -129,7 +130,9 @@ class RouteWalkTest {
                 .replace("{token}", "guessed").replace("{reading}", "1").replace("{variant}", "1").replace("{network}", "1")
                 .replace("{photo}", "1").replace("{key}", "dunmark-post").replace("{rehearsal}", "1").replace("{hub}", "1")
                 .replace("{entry}", "1")
-                .replace("{person}", "1").replace("{thing}", "1").replace("{list}", "people").replace("{number}", "1");
+                .replace("{person}", "1").replace("{thing}", "1").replace("{list}", "people").replace("{number}", "1")
+                .replace("{quotation}", "1")
+                .replace("{bill}", "1").replace("{line}", "1");
         Optional<String> upload = route.method() == HttpMethod.POST
                 ? UPLOADS.keySet().stream().filter(route.pattern()::endsWith).findFirst() : Optional.empty();
         AbstractMockHttpServletRequestBuilder<?> request = upload.isPresent()

@@ -140,10 +140,11 @@ class TwoAtOnceTest {
     void both_set_the_prices() throws Exception {
         demo.jdbc().sql("delete from firm_money where firm_id = :id").param("id", tamsin.firmId()).update();
         jory = tamsin;
-        oneOfTwo(path("/ready/kit/prices"), Map.of("currency", "EUR", "tax", "20", "version", "0"));
+        oneOfTwo(path("/ready/price/firm"), Map.of("currency", "EUR", "tax", "20", "validDays", "30", "payDays", "14", "version", "0"));
         int version = demo.jdbc().sql("select version from firm_money where firm_id = :id").param("id", tamsin.firmId())
                 .query(Integer.class).single();
-        oneOfTwo(path("/ready/kit/prices"), Map.of("currency", "EUR", "tax", "20", "version", "" + version));
+        oneOfTwo(path("/ready/price/firm"),
+                Map.of("currency", "EUR", "tax", "20", "validDays", "30", "payDays", "14", "version", "" + version));
     }
 
     /** The household sends from two phones while there is room for one more picture. */

@@ -39,6 +39,22 @@ class FirmLists {
                    c.joined_at::date as joined_on, c.mounted_at::date as mounted_on, c.last_charged_on
             from camera c join household h on h.id = c.household_id
             where h.firm_id = :firm and c.removed_at is null order by h.name, h.id, c.id
+            """),
+        BILLS("""
+            select 'B-' || b.year || '-' || lpad(b.number::text, 4, '0') as number, b.issued_at::date as issued_on, b.due_on,
+                   replace(b.addressed_to, E'\\n', ', ') as addressed_to, round(b.net_cents / 100.0, 2) as net, b.tax_percent,
+                   round(b.tax_cents / 100.0, 2) as tax, round((b.net_cents + b.tax_cents) / 100.0, 2) as total, b.currency, b.paid_on,
+                   'B-' || c.year || '-' || lpad(c.number::text, 4, '0') as takes_back
+            from bill b left join bill c on c.id = b.cancels_id
+            where b.firm_id = :firm order by b.year, b.number
+            """),
+        QUOTATIONS("""
+            select 'Q-' || q.year || '-' || lpad(q.number::text, 4, '0') as number, q.issued_at::date as issued_on, q.valid_until,
+                   replace(q.addressed_to, E'\\n', ', ') as addressed_to, round(q.net_cents / 100.0, 2) as net, q.tax_percent,
+                   round(q.tax_cents / 100.0, 2) as tax, round((q.net_cents + q.tax_cents) / 100.0, 2) as total, q.currency,
+                   lower(q.answer) as answer, q.answered_on
+            from quotation q
+            where q.firm_id = :firm order by q.year, q.number
             """);
 
         private final String sql;

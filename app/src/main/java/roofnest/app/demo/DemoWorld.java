@@ -72,10 +72,13 @@ class DemoWorld implements ApplicationRunner {
     }
 
     private void price(long firm) {
-        prices.setMoney(firm, new PriceBook.Money("EUR", new BigDecimal("21"), 0));
+        prices.setMoney(firm, new PriceBook.Money("EUR", new BigDecimal("21"), 30, 14,
+                "Materials stay ours until they are paid. Work behind a fuse is done by a licensed electrician and billed by them.", 0));
         Map.of("hour", 5400L, "model dunmark-post", 13_900L, "model cairnlow-eave", 18_500L, "model pellan-drift", 16_400L,
                 "model tarrowby-turn", 9_900L, "hub pellan", 8_900L,
                 "card 64", 1_490L, "clips", 15L).forEach((key, cents) -> prices.set(firm, key, cents));
+        prices.set(firm, "km", 45);
+        prices.set(firm, "anchor 6 mm plug with 4 × 35 mm screw", 35);
     }
 
     private static Hiring.NewPerson person(String name, String email, Role role) {

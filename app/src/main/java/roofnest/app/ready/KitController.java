@@ -26,23 +26,19 @@ import roofnest.app.web.Form;
 import roofnest.app.records.HouseholdRef;
 import roofnest.core.promise.Stage;
 
-/** The kit of a job, the check of the van, and the prices. */
+/** The kit of a job, the check of the van, and the stickers. */
 @Controller
 class KitController {
     private final Frames frames;
     private final KitChecks checks;
-    private final PriceBook prices;
     private final Kits kits;
     private final Labels labels;
-    private final TransactionTemplate transaction;
 
-    KitController(Frames frames, KitChecks checks, PriceBook prices, Kits kits, Labels labels, TransactionTemplate transaction) {
+    KitController(Frames frames, KitChecks checks, Kits kits, Labels labels) {
         this.frames = frames;
         this.checks = checks;
-        this.prices = prices;
         this.kits = kits;
         this.labels = labels;
-        this.transaction = transaction;
     }
 
     @GetMapping("/households/{household}/ready/kit")
@@ -83,31 +79,6 @@ class KitController {
         return read.camera() + ": serial " + read.serial() + (read.passwordSealed() ? ", its password went into the sealed store." : ".")
                 + (read.easilyMisread() ? " Its ID holds 0, O, 1, I or l: compare it sign by sign." : "")
                 + (read.unread().isEmpty() ? "" : " Not understood in the code: " + String.join("; ", read.unread()) + ".");
-    }
-
-    /** Prices are the firm's: they count for every job from now on. */
-    @PostMapping("/households/{household}/ready/kit/prices")
-    @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
-    @Says("The prices are kept; they count for every job from now on.")
-    String setPrices(HouseholdRef ref, Form form, Model model) {
-        long firm = ref.staff().firmId();
-        List<KitView.PriceField> fields = kits.view(ref, frames.frame(ref, Stage.READY)).prices();
-        fields.stream().filter(field -> !form.raw(field.field()).isBlank())
-                .forEach(field -> form.decimal(field.field(), "a price", 0, 1_000_000, "at most"));
-        BigDecimal tax = BigDecimal.valueOf(form.decimal("tax", "the tax", 0, 100, "%"));
-        String currency = form.text("currency", "the currency", 3).toUpperCase(Locale.ROOT);
-        if (form.ok() && !currency.matches("[A-Z]{3}")) {
-            form.fault("currency", "A currency has three letters, such as EUR.");
-        }
-        int version = form.version();
-        boolean saved = form.save(() -> transaction.executeWithoutResult(status -> {
-            prices.setMoney(firm, new PriceBook.Money(currency, tax, version));
-            fields.stream().filter(field -> form.has(field.field()) && form.raw(field.field()).isBlank())
-                    .forEach(field -> prices.clear(firm, field.key()));
-            fields.stream().filter(field -> !form.raw(field.field()).isBlank()).forEach(field -> prices.set(firm, field.key(),
-                    Math.round(100 * form.decimal(field.field(), "a price", 0, 1_000_000, "at most"))));
-        }));
-        return saved ? "redirect:" + ref.path() + "/ready/kit" : page(ref, model, form);
     }
 
     private String page(HouseholdRef ref, Model model, Form form) {

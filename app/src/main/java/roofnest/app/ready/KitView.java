@@ -18,25 +18,15 @@ import roofnest.core.mount.Fixings;
 import roofnest.core.plan.HousePlan;
 
 /**
- * The kit of a job and what it costs.
+ * The kit of a job.
  *
  * @param title how much of it lies in the van
- * @param prices fields of the price form, by line key
  */
-public record KitView(
-        String title, List<Group> groups, List<PriceField> prices, Optional<Sum> sum, List<String> unpriced, String currency, String tax,
-        int version) {
-    public record Group(String name, List<Row> rows) {}
+record KitView(String title, List<Group> groups) {
+    record Group(String name, List<Row> rows) {}
 
     /** @param by who saw it in the van; empty when nobody did */
-    public record Row(String key, String what, int quantity, String why, boolean inVan, String by) {}
-
-    /** @param field its name in the form */
-    public record PriceField(String field, String key, String what, String price) {}
-
-    public record Priced(String what, int quantity, String each, String sum) {}
-
-    public record Sum(List<Priced> lines, String net, String tax, String total) {}
+    record Row(String key, String what, int quantity, String why, boolean inVan, String by) {}
 
     static List<KitList.Line> kit(Frame frame) {
         Optional<HousePlan> plan = frame.facts().plan();
@@ -51,39 +41,15 @@ public record KitView(
                 plan.flatMap(p -> CableRun.toNearestSocket(p, camera.model().power(), camera.pose())));
     }
 
-    static KitView of(List<KitList.Line> kit, Map<String, String> checked, Map<String, Long> prices, PriceBook.Money money, int minutes) {
+    static KitView of(List<KitList.Line> kit, Map<String, String> checked) {
         Map<KitList.Group, List<Row>> rows = new LinkedHashMap<>();
         Arrays.stream(KitList.Group.values()).forEach(group -> rows.put(group, new ArrayList<>()));
         kit.forEach(line -> rows.get(line.group()).add(new Row(line.key(), line.what(), line.quantity(), line.why(),
                 checked.containsKey(line.key()), checked.getOrDefault(line.key(), ""))));
         long inVan = kit.stream().filter(line -> checked.containsKey(line.key())).count();
-        List<PriceField> fields = new ArrayList<>();
-        kit.stream().filter(KitList.Line::sold).forEach(line -> fields.add(field(fields.size(), line.key(), line.what(), prices)));
-        fields.add(field(fields.size(), "hour", "An hour's work", prices));
-        Quotation quotation = Quotation.of(kit, prices, minutes, money.taxPercent());
         String title = kit.isEmpty() ? "Nothing to bring: no camera is left to hang"
                 : inVan == kit.size() ? "Everything lies in the van" : inVan + " of " + kit.size() + " lie in the van";
-        return new KitView(title,
-                rows.entrySet().stream().filter(entry -> !entry.getValue().isEmpty())
-                        .map(entry -> new Group(entry.getKey().words(), entry.getValue())).toList(),
-                fields,
-                quotation.lines().isEmpty() ? Optional.empty() : Optional.of(sum(quotation, money)), quotation.unpriced(), money.currency(),
-                money.taxPercent().stripTrailingZeros().toPlainString(), money.version());
-    }
-
-    private static PriceField field(int index, String key, String what, Map<String, Long> prices) {
-        return new PriceField("price-" + index, key, what, Optional.ofNullable(prices.get(key)).map(KitView::amount).orElse(""));
-    }
-
-    private static Sum sum(Quotation quotation, PriceBook.Money money) {
-        return new Sum(
-                quotation.lines().stream()
-                        .map(line -> new Priced(line.what(), line.quantity(), amount(line.eachCents()), amount(line.sumCents()))).toList(),
-                amount(quotation.netCents()) + " " + money.currency(), amount(quotation.taxCents()) + " " + money.currency(),
-                amount(quotation.totalCents()) + " " + money.currency());
-    }
-
-    private static String amount(long cents) {
-        return BigDecimal.valueOf(cents, 2).toPlainString();
+        return new KitView(title, rows.entrySet().stream().filter(entry -> !entry.getValue().isEmpty())
+                .map(entry -> new Group(entry.getKey().words(), entry.getValue())).toList());
     }
 }

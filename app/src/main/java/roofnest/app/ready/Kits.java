@@ -11,20 +11,14 @@ import roofnest.app.secrets.SecretStore;
 import roofnest.app.records.HouseholdRef;
 import roofnest.core.kit.KitList;
 
-/** Puts a job's kit, its check and the firm's prices together. */
+/** Puts a job's kit, its check and its stickers together. */
 @Service
 public class Kits {
-    private static final Hours.Asked ONE_INSTALLER = new Hours.Asked(1, 1, 1000, LocalTime.of(8, 0));
-
     private final KitChecks checks;
-    private final PriceBook prices;
-    private final Hours hours;
     private final SecretStore secrets;
 
-    Kits(KitChecks checks, PriceBook prices, Hours hours, SecretStore secrets) {
+    Kits(KitChecks checks, SecretStore secrets) {
         this.checks = checks;
-        this.prices = prices;
-        this.hours = hours;
         this.secrets = secrets;
     }
 
@@ -39,10 +33,12 @@ public class Kits {
                 sealed.contains(record.id()))).toList();
     }
 
-    public KitView view(HouseholdRef ref, Frame frame) {
-        List<KitList.Line> kit = KitView.kit(frame);
-        int minutes = kit.isEmpty() ? 0 : hours.plan(frame, ONE_INSTALLER).shortest().finishMinutes();
-        long firm = ref.staff().firmId();
-        return KitView.of(kit, checks.of(ref.id()), prices.prices(firm), prices.money(firm), minutes);
+    KitView view(HouseholdRef ref, Frame frame) {
+        return KitView.of(kit(frame), checks.of(ref.id()));
+    }
+
+    /** What the job of a house needs. */
+    public static List<KitList.Line> kit(Frame frame) {
+        return KitView.kit(frame);
     }
 }

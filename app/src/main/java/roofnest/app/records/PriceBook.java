@@ -18,29 +18,40 @@ public class PriceBook {
         this.jdbc = jdbc;
     }
 
-    /** @param version for the next change; 0 while nothing was set */
-    public record Money(String currency, BigDecimal taxPercent, int version) {
-        public static final Money USUAL = new Money("EUR", BigDecimal.ZERO, 0);
+    /**
+     * @param validDays for which a quotation holds
+     * @param payDays within which a bill is to be paid
+     * @param terms printed under both
+     * @param version for the next change; 0 while nothing was set
+     */
+    public record Money(String currency, BigDecimal taxPercent, int validDays, int payDays, String terms, int version) {
+        public static final Money USUAL = new Money("EUR", BigDecimal.ZERO, 30, 14, "", 0);
     }
 
     public Money money(long firmId) {
-        return jdbc.sql("select currency, tax_percent, version from firm_money where firm_id = :firm").param("firm", firmId)
-                .query((row, n) -> new Money(row.getString("currency"), row.getBigDecimal("tax_percent"), row.getInt("version"))).optional()
+        return jdbc.sql("select * from firm_money where firm_id = :firm").param("firm", firmId)
+                .query((row, n) -> new Money(row.getString("currency"), row.getBigDecimal("tax_percent"), row.getInt("valid_days"),
+                        row.getInt("pay_days"), row.getString("terms"), row.getInt("version")))
+                .optional()
                 .orElse(Money.USUAL);
     }
 
     /** Saves if nobody saved prices since the version that {@code money} carries. Prices that go with it are set after it. */
     public void setMoney(long firmId, Money money) {
         int rows = jdbc.sql("""
-            insert into firm_money (firm_id, currency, tax_percent, version)
-            values (:firm, :currency, :tax, 1)
+            insert into firm_money (firm_id, currency, tax_percent, valid_days, pay_days, terms, version)
+            values (:firm, :currency, :tax, :valid, :pay, :terms, 1)
             on conflict (firm_id) do update
-            set currency = excluded.currency, tax_percent = excluded.tax_percent, version = firm_money.version + 1
+            set currency = excluded.currency, tax_percent = excluded.tax_percent, valid_days = excluded.valid_days,
+              pay_days = excluded.pay_days, terms = excluded.terms, version = firm_money.version + 1
             where firm_money.version = :version
             """)
                 .param("firm", firmId)
                 .param("currency", money.currency())
                 .param("tax", money.taxPercent())
+                .param("valid", money.validDays())
+                .param("pay", money.payDays())
+                .param("terms", money.terms())
                 .param("version", money.version())
                 .update();
         if (rows != 1) {

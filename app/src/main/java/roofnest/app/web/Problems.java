@@ -40,6 +40,8 @@ class Problems {
             Map.entry("one_open_rejoin_a_household", "Somebody else began the rejoining at the same moment."),
             Map.entry("network_by_name", "Somebody else wrote down a network of this name at the same moment."),
             Map.entry("network_for_cameras", "Somebody else chose the network for the cameras at the same moment."),
+            Map.entry("quotation_open_once", "Somebody else issued a quotation of this job at the same moment."),
+            Map.entry("bill_cancels_id_key", "Somebody else cancelled this bill at the same moment."),
             Map.entry("variant_name_in_household", "Somebody else kept a variant of this name at the same moment."),
             Map.entry("person_email_key", "Somebody else added a person with this address at the same moment."));
 

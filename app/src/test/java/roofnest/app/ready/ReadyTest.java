@@ -298,18 +298,18 @@ class ReadyTest {
     @Test
     void prices_are_the_owners_and_make_a_quotation() throws Exception {
         Staff petra = demo.staff("petra");
-        assertThat(perform(post(path("/ready/kit/prices")).param("price-0", "1")).getStatus()).as("an installer sets none").isEqualTo(403);
+        assertThat(perform(post(path("/ready/price/firm")).param("price-0", "1")).getStatus()).as("an installer sets none").isEqualTo(403);
         long theirs = households.add(petra.firmId(), "Gable", "1 Marram Lane", due, "survey");
         cameras.add(theirs, "Door eye", "cairnlow-eave", new CameraPose(0, 0, 2.5, 0, 10), Camera.Settings.DEFAULT);
-        String kit = "/households/" + theirs + "/ready/kit";
+        String kit = "/households/" + theirs + "/ready/price";
         MockHttpServletResponse refused = mvc.perform(
-                post(kit + "/prices").with(user(petra)).with(csrf()).param("price-0", "cheap").param("tax", "10").param("currency", "E")
+                post(kit + "/firm").with(user(petra)).with(csrf()).param("price-0", "cheap").param("tax", "10").param("currency", "E")
                         .param("version", "0"))
                 .andReturn().getResponse();
         assertThat(refused.getStatus()).isEqualTo(422);
         assertThat(refused.getContentAsString()).contains("Enter a price", "cheap");
-        mvc.perform(post(kit + "/prices").with(user(petra)).with(csrf()).param("price-0", "100,10").param("price-2", "60")
-                .param("tax", "10").param("currency", "eur").param("version", "0"));
+        mvc.perform(post(kit + "/firm").with(user(petra)).with(csrf()).param("price-0", "100,10").param("price-2", "60")
+                .param("tax", "10").param("currency", "eur").param("validDays", "30").param("payDays", "14").param("version", "0"));
         String page = mvc.perform(get(kit).with(user(petra))).andReturn().getResponse().getContentAsString();
         assertThat(page).contains("100.10", "Tax, 10 %", "EUR", "Without a price, and not in the sum: Card of 64 GB");
         byte[] file = Made.file(mvc, get("/households/" + theirs + "/ready/quotation.pdf").with(user(petra)))
