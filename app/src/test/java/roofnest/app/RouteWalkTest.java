@@ -33,10 +33,10 @@ class RouteWalkTest {
     private static final List<String> OPEN_TO_ALL = List.of("/sign-in", "/first-firm", "/invitations/{token}", "/prepare/{token}",
             "/prepare/{token}/photos/{photo}", "/prepare/{token}/tick", "/prepare/{token}/wifi",
             "/prepare/{token}/photos", "/prepare/{token}/photos/{photo}/remove", "/prepare/{token}/people", "/prepare/{token}/visit",
-            "/prepare/{token}/visit/other", "/prepare/{token}/visit.ics");
+            "/prepare/{token}/visit/other", "/prepare/{token}/visit.ics", "/pack/{token}", "/pack/{token}/pack.pdf");
     /** Addresses that take a file, and the field it is in. */
     private static final Map<String, String> UPLOADS = Map.of("/survey/plan", "plan", "/survey/readings.csv", "readings", "/draw/underlay",
-            "picture", "/ready/label", "photo", "/ready/air", "file", "/ready/kit/label", "photo", "/carry", "file");
+            "picture", "/ready/label", "photo", "/ready/air", "file", "/ready/kit/label", "photo", "/still", "picture", "/carry", "file");
     private static final List<String> TAKES_JSON
             = List.of("/try", "/pose", "/cell", "/zones", "/draw/edits", "/draw/undo", "/draw/redo", "/underlay/scale", "/underlay/move");
 
@@ -93,7 +93,8 @@ class RouteWalkTest {
             boolean hasOwnTest = route.pattern().contains("{token}") || route.pattern().contains("{rehearsal}")
                     || route.pattern().contains("{hub}") || route.pattern().contains("{trial}") || route.pattern().endsWith("/underlay")
                     || route.pattern().contains("{number}") || route.pattern().contains("{quotation}")
-                    || route.pattern().contains("{bill}") || route.pattern().contains("{resident}")
+                    || route.pattern().contains("{bill}") || route.pattern().endsWith("/still.jpg")
+                    || route.pattern().contains("{resident}")
                     || route.pattern().endsWith("/photos/{photo}") || route.pattern().endsWith("/firm/mark.png");
             if (route.method() == HttpMethod.GET && !hasOwnTest) {
                 int status = call(route, demo.staff("jory"), "Brannock").getStatus();

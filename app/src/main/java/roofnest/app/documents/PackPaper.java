@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -13,18 +14,24 @@ import org.springframework.stereotype.Component;
 import roofnest.app.household.Frame;
 import roofnest.app.prove.PackDrawer;
 import roofnest.app.prove.RemarkRepository;
+import roofnest.app.prove.StillRepository;
 import roofnest.app.prove.TrialRepository;
 import roofnest.app.web.PromiseLine;
 
 /** The hand-over pack on paper. */
 @Component
 class PackPaper implements PackDrawer {
+    /** Two pictures of one minute are told apart by a figure of their own. */
+    private static final DateTimeFormatter MINUTE = DateTimeFormatter.ofPattern("d MMMM yyyy HH:mm", Locale.ENGLISH);
+
     private final TrialRepository trials;
+    private final StillRepository stills;
     private final Pdf pdf;
     private final Clock clock;
 
-    PackPaper(TrialRepository trials, Pdf pdf, Clock clock) {
+    PackPaper(TrialRepository trials, StillRepository stills, Pdf pdf, Clock clock) {
         this.trials = trials;
+        this.stills = stills;
         this.pdf = pdf;
         this.clock = clock;
     }
@@ -40,6 +47,9 @@ class PackPaper implements PackDrawer {
         List<TrialRepository.Trial> tests = trials.of(frame.ref().id());
         frame.cameras().forEach(record -> PackView.rows(frame, record, tests)
                 .forEach(row -> says.add(record.camera().name() + ", " + row[0] + ": " + row[1])));
+        stills.of(frame.ref().id()).forEach((camera, still) -> frame.cameras().stream().filter(record -> record.id() == camera)
+                .forEach(record -> says.add(record.camera().name() + ", still of " + still.at().format(MINUTE) + " ("
+                        + Integer.toHexString(Arrays.hashCode(still.jpeg())) + ")")));
         PackView.access(frame).forEach(line -> says.add(line.person() + ", " + line.tie() + ", can look by: " + line.cameras()));
         remarks.forEach(remark -> says.add("Remark: " + remark.words() + ", agreed by " + remark.agreedBy()));
         return says.stream().map(line -> line.replaceAll("\\R", " ")).toList();
@@ -47,7 +57,8 @@ class PackPaper implements PackDrawer {
 
     @Override
     public String draw(Frame frame, List<RemarkRepository.Remark> remarks, int number) {
-        PackView view = PackView.of(frame, frame.cameras(), trials.of(frame.ref().id()), trials.signature(frame.ref().id()), remarks);
+        PackView view = PackView.of(frame, frame.cameras(), trials.of(frame.ref().id()), trials.signature(frame.ref().id()), remarks,
+                stills.of(frame.ref().id()));
         return pdf.drawn("documents/pack", frame.ref().staff().firmId(),
                 Map.of("pack", view, "frame", frame, "date", date(), "number", number, "hash", HASH_HERE));
     }

@@ -3,7 +3,9 @@ package roofnest.app.documents;
 import java.time.OffsetDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.List;
+import java.util.Map;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Predicate;
@@ -14,6 +16,7 @@ import roofnest.core.judge.TestsWanted;
 import roofnest.app.care.NextCharges;
 import roofnest.app.household.Frame;
 import roofnest.app.prove.RemarkRepository;
+import roofnest.app.prove.StillRepository;
 import roofnest.app.prove.TrialRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.drawing.PictureView;
@@ -43,10 +46,19 @@ record PackView(
     /** @param footprint where someone can be told, as a path on the plan */
     record OnPlan(int number, String name, double x, double y, String footprint) {}
 
-    record CameraSheet(int number, String name, String model, Optional<PictureView> picture, List<String[]> settings,
+    record CameraSheet(int number, String name, String model, Optional<PictureView> picture, Optional<StillLine> still,
+            List<String[]> settings,
             List<String[]> tests, String reset) {
-        CameraSheet withPicture(Optional<PictureView> drawn) {
-            return new CameraSheet(number, name, model, drawn, settings, tests, reset);
+        CameraSheet with(Optional<PictureView> drawn, Optional<StillLine> shown) {
+            return new CameraSheet(number, name, model, drawn, shown, settings, tests, reset);
+        }
+    }
+
+    /** @param data the picture itself, as an address @param words when it was taken and by whom */
+    record StillLine(String data, String words) {
+        static StillLine of(StillRepository.Still still) {
+            return new StillLine("data:image/jpeg;base64," + Base64.getEncoder().encodeToString(still.jpeg()),
+                    "What the camera shows: a still, " + still.at().format(DAY) + ", by " + still.by() + ".");
         }
     }
 
@@ -57,15 +69,17 @@ record PackView(
 
     static PackView of(
             Frame frame, List<CameraRepository.Record> cameras, List<TrialRepository.Trial> trials,
-            Optional<TrialRepository.Signature> signature, List<RemarkRepository.Remark> remarks) {
+            Optional<TrialRepository.Signature> signature, List<RemarkRepository.Remark> remarks,
+            Map<Long, StillRepository.Still> stills) {
         Optional<HousePlan> plan = frame.facts().plan();
         List<OnPlan> onPlan = new ArrayList<>();
         List<CameraSheet> sheets = new ArrayList<>();
         for (CameraRepository.Record record : cameras) {
             int number = sheets.size() + 1;
             plan.ifPresent(p -> onPlan.add(onPlan(number, record.camera(), p)));
-            sheets.add(sheet(number, record, trials, promises(frame)).withPicture(frame.judge().house()
-                    .map(house -> PictureView.of(house, frame.facts(), record.camera(), false))));
+            sheets.add(sheet(number, record, trials, promises(frame)).with(
+                    frame.judge().house().map(house -> PictureView.of(house, frame.facts(), record.camera(), false)),
+                    Optional.ofNullable(stills.get(record.id())).map(StillLine::of)));
         }
         return new PackView(FridgePage.of(frame), plan.map(p -> PlanDrawing.of(p, p.storeys().get(0))), onPlan, sheets, access(frame),
                 NextCharges.of(frame),
@@ -129,7 +143,8 @@ record PackView(
                 tests.add(test(kind.title(), kind.later(), trials, of(camera, kind)));
             }
         }
-        return new CameraSheet(number, camera.name(), camera.model().fullName(), Optional.empty(), settings, tests,
+        return new CameraSheet(number, camera.name(), camera.model().fullName(), Optional.empty(), Optional.empty(), settings,
+                tests,
                 camera.model().setUp().reset());
     }
 

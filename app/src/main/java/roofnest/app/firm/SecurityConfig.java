@@ -25,7 +25,7 @@ class SecurityConfig {
     @Bean
     SecurityFilterChain security(HttpSecurity http) throws Exception {
         http.authorizeHttpRequests(requests -> requests
-                .requestMatchers("/sign-in", "/first-firm", "/invitations/*", "/prepare/**", "/vendor/**", "/css/**", "/js/**",
+                .requestMatchers("/sign-in", "/first-firm", "/invitations/*", "/prepare/**", "/pack/**", "/vendor/**", "/css/**", "/js/**",
                         "/icon*.svg",
                         "/error")
                 .permitAll()

@@ -12,6 +12,7 @@ import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import roofnest.app.web.Photograph;
 import roofnest.app.records.PictureShelf;
 
 /** Links of preparation, and what came in by them. */
@@ -146,7 +147,7 @@ class PreparationRepository implements PictureShelf {
     /** Drawn anew, as whatever comes in. */
     @Override
     public void put(long householdId, Picture picture) {
-        addPhoto(householdId, picture.about().get("what"), Pictures.drawnAnew(picture.bytes()));
+        addPhoto(householdId, picture.about().get("what"), Photograph.drawnAnew(picture.bytes()));
     }
 
     void addPhoto(long householdId, String what, byte[] jpeg) {

@@ -18,6 +18,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
+import roofnest.app.web.Photograph;
 import roofnest.app.firm.FirmRepository;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Sequence;
@@ -269,7 +270,7 @@ public class Preparations {
      * @return whether there was one
      */
     boolean photo(long householdId, String what, byte[] sent) {
-        byte[] jpeg = Pictures.drawnAnew(sent);
+        byte[] jpeg = Photograph.drawnAnew(sent);
         changes.aside(householdId, () -> {
             if (preparations.photoCount(householdId) >= MOST_PHOTOS) {
                 throw new BadInput("There are " + MOST_PHOTOS + " pictures already. Take one out first.");

@@ -32,29 +32,23 @@ class ProveController {
     private static final int LEAST_STROKES = 30;
     private static final int MOST_STROKES = 40_000;
 
+    private final ProvePages pages;
     private final Frames frames;
     private final Trials trials;
-    private final TrialRepository trialRows;
-    private final CameraRepository cameras;
     private final Signing signing;
     private final HandOver handOver;
-    private final SecretStore secrets;
 
-    ProveController(
-            Frames frames, Trials trials, TrialRepository trialRows, CameraRepository cameras, Signing signing, HandOver handOver,
-            SecretStore secrets) {
+    ProveController(ProvePages pages, Frames frames, Trials trials, Signing signing, HandOver handOver) {
+        this.pages = pages;
         this.frames = frames;
         this.trials = trials;
-        this.trialRows = trialRows;
-        this.cameras = cameras;
         this.signing = signing;
         this.handOver = handOver;
-        this.secrets = secrets;
     }
 
     @GetMapping("/households/{household}/prove")
     String prove(HouseholdRef ref, Model model) {
-        return page(ref, model, Form.empty());
+        return pages.page(ref, model, Form.empty());
     }
 
     @PostMapping("/households/{household}/prove/{camera}/trials")
@@ -97,7 +91,7 @@ class ProveController {
         if (!typed && (strokes.length() < LEAST_STROKES || strokes.length() > MOST_STROKES || !STROKES.matcher(strokes).matches())) {
             form.fault("strokes", "Sign in the box with a finger, a pen or the mouse, or tick that the typed name is the signature.");
         }
-        return form.save(() -> signing.sign(ref, name, strokes, form)) ? "redirect:" + ref.path() + "/prove" : page(ref, model, form);
+        return form.save(() -> signing.sign(ref, name, strokes, form)) ? "redirect:" + ref.path() + "/prove" : pages.page(ref, model, form);
     }
 
     /** What the householder says of what is not kept, of each on its own. */
@@ -105,7 +99,7 @@ class ProveController {
     String remark(HouseholdRef ref, Form form, Model model, RedirectAttributes flash) {
         AtomicInteger kept = new AtomicInteger();
         if (!form.save(() -> kept.set(signing.remark(ref, form)))) {
-            return page(ref, model, form);
+            return pages.page(ref, model, form);
         }
         flash.addFlashAttribute("notice", kept.get() == 1 ? "One remark is kept." : kept.get() + " remarks are kept.");
         return "redirect:" + ref.path() + "/prove";
@@ -115,7 +109,7 @@ class ProveController {
     @PreAuthorize("hasAuthority('HAND_OVER')")
     String handOver(HouseholdRef ref, Form form, Model model, RedirectAttributes flash) {
         if (!form.save(() -> handOver.handOver(ref, form))) {
-            return page(ref, model, form);
+            return pages.page(ref, model, form);
         }
         flash.addFlashAttribute("notice",
                 "Handed over. Nobody of the firm can look by anything that is noted, and the firm shows no secret of this house.");
@@ -127,19 +121,7 @@ class ProveController {
     @Says("The case is open again. Why stands in the log.")
     String reopen(HouseholdRef ref, Form form, Model model) {
         String reason = form.text("reason", "why the case is opened again", 200);
-        return form.save(() -> handOver.reopen(ref, reason)) ? "redirect:" + ref.path() + "/prove" : page(ref, model, form);
-    }
-
-    private String page(HouseholdRef ref, Model model, Form form) {
-        Frame frame = frames.frame(ref, Stage.PROVE, model);
-        model.addAttribute("form", form);
-        model.addAttribute("prove", ProveView.of(frame, frame.cameras(), trialRows.of(ref.id()), trialRows.signature(ref.id())));
-        Signing.State state = signing.state(frame);
-        model.addAttribute("signing", state);
-        model.addAttribute("missing", handOver.missing(frame.facts().cameras(), state));
-        model.addAttribute("ends", handOver.ends(frame));
-        model.addAttribute("reveals", secrets.reveals(ref.id()));
-        return "prove";
+        return form.save(() -> handOver.reopen(ref, reason)) ? "redirect:" + ref.path() + "/prove" : pages.page(ref, model, form);
     }
 
     private String trialPage(HouseholdRef ref, long trialId, Model model, Form form) {

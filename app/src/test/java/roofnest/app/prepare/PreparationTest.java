@@ -32,6 +32,7 @@ import org.springframework.test.web.servlet.MvcResult;
 import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 
+import roofnest.app.web.Photograph;
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
 import roofnest.app.records.ResidentRepository;
@@ -149,7 +150,7 @@ class PreparationTest {
         byte[] kept = mvc.perform(get(link + "/photos/" + id)).andReturn().getResponse().getContentAsByteArray();
         assertThat(new String(kept, StandardCharsets.ISO_8859_1)).doesNotContain("Exif", "51.5007N");
         BufferedImage drawn = ImageIO.read(new ByteArrayInputStream(kept));
-        assertThat(drawn.getHeight()).isEqualTo(Pictures.LONGEST_SIDE);
+        assertThat(drawn.getHeight()).isEqualTo(Photograph.LONGEST_SIDE);
         assertThat(drawn.getWidth()).isBetween(660, 672);
         // The picture's left edge, red, is on top once it is upright.
         assertThat(new Color(drawn.getRGB(drawn.getWidth() / 2, 20)).getRed()).isGreaterThan(180);

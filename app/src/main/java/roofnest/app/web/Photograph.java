@@ -1,4 +1,4 @@
-package roofnest.app.prepare;
+package roofnest.app.web;
 
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
@@ -19,20 +19,17 @@ import com.drew.imaging.ImageProcessingException;
 import com.drew.metadata.MetadataException;
 import com.drew.metadata.exif.ExifIFD0Directory;
 
-import roofnest.app.web.BadInput;
-import roofnest.app.web.PhotoFile;
-
 /**
  * Draws a picture anew: upright, no larger than a screen, as JPEG. Nothing of the file that was sent is kept, so neither
  * the place where it was taken nor anything hidden in it comes along.
  */
-final class Pictures {
-    static final int LONGEST_SIDE = 1600;
+public final class Photograph {
+    public static final int LONGEST_SIDE = 1600;
     private static final float QUALITY = 0.82f;
 
-    private Pictures() {}
+    private Photograph() {}
 
-    static byte[] drawnAnew(byte[] sent) {
+    public static byte[] drawnAnew(byte[] sent) {
         try {
             return jpeg(upright(PhotoFile.open(sent, LONGEST_SIDE), turns(sent)));
         } catch (IOException e) {

@@ -1,0 +1,100 @@
+package roofnest.app.prove;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+import roofnest.app.records.PictureShelf;
+import roofnest.app.web.Photograph;
+
+/** What each camera really shows: one still, the newest. */
+@Repository
+public class StillRepository implements PictureShelf {
+    private final JdbcClient jdbc;
+    private final Clock clock;
+
+    StillRepository(JdbcClient jdbc, Clock clock) {
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    /** @param jpeg drawn anew: nothing but what is to be seen is in it */
+    public record Still(byte[] jpeg, OffsetDateTime at, String by) {}
+
+    /** Without the pictures: when each camera's was taken. */
+    Map<Long, Still> taken(long householdId) {
+        Map<Long, Still> taken = new HashMap<>();
+        jdbc.sql("select camera_id, taken_at, taken_by from camera_still where household_id = :id").param("id", householdId)
+                .query(row -> {
+                    taken.put(row.getLong("camera_id"),
+                            new Still(new byte[0], row.getObject("taken_at", OffsetDateTime.class), row.getString("taken_by")));
+                });
+        return taken;
+    }
+
+    /** By camera. */
+    public Map<Long, Still> of(long householdId) {
+        Map<Long, Still> stills = new HashMap<>();
+        jdbc.sql("select camera_id, jpeg, taken_at, taken_by from camera_still where household_id = :id").param("id", householdId)
+                .query(row -> {
+                    stills.put(row.getLong("camera_id"),
+                            new Still(row.getBytes("jpeg"), row.getObject("taken_at", OffsetDateTime.class), row.getString("taken_by")));
+                });
+        return stills;
+    }
+
+    Optional<byte[]> jpeg(long householdId, long cameraId) {
+        return jdbc.sql("select jpeg from camera_still where household_id = :id and camera_id = :camera").param("id", householdId)
+                .param("camera", cameraId).query(byte[].class).optional();
+    }
+
+    /** Takes the place of an older one. */
+    void keep(long householdId, long cameraId, byte[] jpeg, String by) {
+        keep(householdId, cameraId, jpeg, OffsetDateTime.now(clock), by);
+    }
+
+    private void keep(long householdId, long cameraId, byte[] jpeg, OffsetDateTime at, String by) {
+        jdbc.sql("""
+            insert into camera_still (household_id, camera_id, jpeg, taken_at, taken_by) values (:id, :camera, :jpeg, :at, :by)
+            on conflict (camera_id) do update set jpeg = excluded.jpeg, taken_at = excluded.taken_at, taken_by = excluded.taken_by
+            """).param("id", householdId).param("camera", cameraId).param("jpeg", jpeg).param("at", at).param("by", by).update();
+    }
+
+    /** Returns whether there was one. */
+    boolean remove(long householdId, long cameraId) {
+        return jdbc.sql("delete from camera_still where household_id = :id and camera_id = :camera").param("id", householdId)
+                .param("camera", cameraId).update() == 1;
+    }
+
+    @Override
+    public String shelf() {
+        return "stills";
+    }
+
+    /** Named by camera, since numbers are others elsewhere. */
+    @Override
+    public List<Picture> pictures(long householdId) {
+        return jdbc.sql("""
+            select c.name, s.jpeg, s.taken_at, s.taken_by from camera_still s join camera c on c.id = s.camera_id
+            where s.household_id = :id and c.removed_at is null order by c.id
+            """).param("id", householdId)
+                .query((row, n) -> new Picture(Map.of("camera", row.getString("name"), "by", row.getString("taken_by"), "at",
+                        row.getObject("taken_at", OffsetDateTime.class).toString()), row.getBytes("jpeg")))
+                .list();
+    }
+
+    @Override
+    public void put(long householdId, Picture picture) {
+        long camera = jdbc.sql("select id from camera where household_id = :id and name = :name and removed_at is null")
+                .param("id", householdId).param("name", picture.about().getOrDefault("camera", "")).query(Long.class).optional()
+                .orElseThrow(() -> new IllegalArgumentException("a still of a camera that is not there"));
+        keep(householdId, camera, Photograph.drawnAnew(picture.bytes()), OffsetDateTime.parse(picture.about().getOrDefault("at", "")),
+                picture.about().getOrDefault("by", ""));
+    }
+}

@@ -1,0 +1,42 @@
+package roofnest.app.prove;
+
+import org.springframework.stereotype.Service;
+
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.Changes;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.web.BadInput;
+import roofnest.app.web.NoSuchPage;
+import roofnest.app.web.Photograph;
+import roofnest.core.promise.Stage;
+
+/** Takes in a still of what a camera shows, for the pack; it proves nothing by itself. */
+@Service
+class Stills {
+    private final Changes changes;
+    private final CameraRepository cameras;
+    private final StillRepository stills;
+
+    Stills(Changes changes, CameraRepository cameras, StillRepository stills) {
+        this.changes = changes;
+        this.cameras = cameras;
+        this.stills = stills;
+    }
+
+    void keep(HouseholdRef ref, long cameraId, byte[] sent) {
+        byte[] drawn = Photograph.drawnAnew(sent);
+        changes.unjudged(ref, Stage.PROVE, () -> {
+            if (!cameras.get(ref.id(), cameraId).camera().joined()) {
+                throw new BadInput("The camera is not joined yet, so that it shows nothing.");
+            }
+            stills.keep(ref.id(), cameraId, drawn, ref.by());
+            return null;
+        });
+    }
+
+    void remove(HouseholdRef ref, long cameraId) {
+        if (!changes.<Boolean>unjudged(ref, Stage.PROVE, () -> stills.remove(ref.id(), cameraId))) {
+            throw new NoSuchPage();
+        }
+    }
+}
