@@ -101,6 +101,7 @@ class PanelsTest {
         page.mouse().move(walker.x + 80, walker.y + 20);
         page.mouse().up();
         assertThat(page.locator("#walk-now")).containsText("After");
+        page.locator("#walk-slider").fill(String.valueOf(Integer.parseInt(page.locator("#walk-slider").getAttribute("max")) - 3));
         page.locator("#walk-play").click();
         assertThat(page.locator("#walk-play")).hasText("Walk");
     }

@@ -42,6 +42,7 @@ import roofnest.app.records.PictureShelf;
 import roofnest.app.records.ReadingRepository;
 import roofnest.app.records.RouterRepository;
 import roofnest.app.web.BadInput;
+import roofnest.app.web.Language;
 import roofnest.app.web.ImportRefused;
 import roofnest.core.access.Access;
 import roofnest.core.access.Secret;
@@ -245,6 +246,7 @@ public class CarryIn {
                 0, 0,
                 0));
         HouseholdRef ref = new HouseholdRef(id, staff);
+        Language.of(text(h.language())).ifPresent(language -> books.households().speak(id, language));
         Map<String, String> keys = models(staff, in);
         changes.byHousehold(ref.id(), () -> {
             if (in.plan() != null) {

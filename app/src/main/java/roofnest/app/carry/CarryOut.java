@@ -98,7 +98,8 @@ class CarryOut {
         Map<String, JsonNode> models = new TreeMap<>();
         List<HouseholdFile.Camera> carried = books.cameras().records(id).stream().map(record -> camera(record, models)).toList();
         return new HouseholdFile(HouseholdFile.FORMAT, HouseholdFile.VERSION,
-                new HouseholdFile.Particulars(h.name(), h.address(), h.phone(), h.stage().name(), h.notes(), h.handedOverAt()),
+                new HouseholdFile.Particulars(h.name(), h.address(), h.phone(), h.stage().name(), h.notes(), h.handedOverAt(),
+                        books.households().language(id).code()),
                 books.residents().of(id).stream()
                         .map(r -> new HouseholdFile.Person(r.id(), r.name(), r.email(), r.tie().name(), r.leftOn()))
                         .toList(),

@@ -25,7 +25,8 @@ record HouseholdFile(
     static final String FORMAT = "roof-nest-household";
     static final int VERSION = 1;
 
-    record Particulars(String name, String address, String phone, String stage, String notes, OffsetDateTime handedOverAt) {}
+    record Particulars(String name, String address, String phone, String stage, String notes, OffsetDateTime handedOverAt,
+            String language) {}
 
     record Person(long ref, String name, String email, String tie, LocalDate leftOn) {}
 

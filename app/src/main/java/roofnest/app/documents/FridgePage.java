@@ -26,15 +26,16 @@ record FridgePage(List<Watch> watches, List<String> phone, List<String> later) {
     /** @param sees in sentences; what is not kept is not among them */
     record Watch(int number, String camera, List<String> sees) {}
 
-    static FridgePage of(Frame frame) {
+    static FridgePage of(Frame frame, PackWords words) {
         List<Watch> watches = new ArrayList<>();
         for (Camera camera : frame.facts().cameras()) {
             List<String> sees
-                    = frame.judgement().promises().stream().filter(judged -> watched(judged, camera)).map(Judged::wording).toList();
+                    = frame.judgement().promises().stream().filter(judged -> watched(judged, camera))
+                            .map(judged -> words.promise(judged, frame.facts())).toList();
             watches.add(new Watch(watches.size() + 1, camera.name(), sees));
         }
-        List<String> later = NextCharges.of(frame).stream().map(due -> "Charge " + due.camera() + " on " + due.day() + ".").toList();
-        return new FridgePage(watches, phone(frame), later);
+        List<String> later = NextCharges.of(frame).stream().map(due -> words.say("charge", due.camera(), words.day(due.on()))).toList();
+        return new FridgePage(watches, phone(frame, words), later);
     }
 
     private static boolean watched(Judged judged, Camera camera) {
@@ -43,36 +44,29 @@ record FridgePage(List<Watch> watches, List<String> phone, List<String> later) {
         return sight && kept && judged.cameraId().equals(Optional.of(camera.id()));
     }
 
-    private static List<String> phone(Frame frame) {
+    private static List<String> phone(Frame frame, PackWords words) {
         List<String> said = new ArrayList<>();
         Access access = frame.facts().access();
         List<String> rung = access.people().stream()
                 .filter(person -> access.grants().stream().anyMatch(grant -> grant.personId() == person.id() && grant.alerts()))
                 .filter(person -> person.tie() != Access.Tie.FIRM && person.tie() != Access.Tie.LEFT).map(Access.Person::name).toList();
-        said.add(rung.isEmpty() ? "No phone is rung." : "It rings for " + String.join(", ", rung)
-                + ". Look first, then decide; strangers are not faced alone.");
+        said.add(rung.isEmpty() ? words.say("rings-none") : words.say("rings", String.join(", ", rung)));
         frame.judgement().promises().stream().filter(judged -> judged.promise() instanceof Promise.AlertWithin)
-                .forEach(judged -> said.add(rings(judged.finding())));
+                .forEach(judged -> said.add(rings(judged.finding(), words)));
         frame.judgement().promises().stream().filter(judged -> judged.promise() instanceof Promise.KeepsDays
-                && judged.finding().standing() != Standing.UNTRIED).forEach(judged -> said.add(
-                        keeps((Promise.KeepsDays) judged.promise(),
-                                judged.finding())));
+                && judged.finding().standing() != Standing.UNTRIED)
+                .forEach(judged -> said.add(words.say(judged.finding().standing() == Standing.BROKEN ? "keeps-broken" : "keeps",
+                        ((Promise.KeepsDays) judged.promise()).days())));
         return said;
     }
 
-    private static String rings(Finding finding) {
-        String promised = "within " + Numbers.plain(finding.limit().value()) + " s";
+    private static String rings(Finding finding, PackWords words) {
+        String promised = words.plain(finding.limit().value());
         if (finding.standing() == Standing.UNTRIED || finding.evidence() != Evidence.PROVED) {
-            return "That it rings " + promised + " is promised and has not been tried.";
+            return words.say("alert-untried", promised);
         }
-        return finding.standing() == Standing.BROKEN ? "It was to ring " + promised + " and took longer when it was tried."
-                : "When it was tried it rang after " + finding.measuredText() + " at the slowest.";
-    }
-
-    private static String keeps(Promise.KeepsDays promise, Finding finding) {
-        return finding.standing() == Standing.BROKEN
-                ? "Clips are overwritten sooner than after " + promise.days() + " days: save what matters."
-                : "Clips are overwritten after " + promise.days() + " days or more: save what matters.";
+        return finding.standing() == Standing.BROKEN ? words.say("alert-broken", promised)
+                : words.say("alert-proved", words.number(finding.measured().orElse(0), finding.limit().unit().decimals()));
     }
 
     /** Names of the cameras that watch nothing that was promised. */

@@ -2,10 +2,8 @@ package roofnest.app.documents;
 
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -19,7 +17,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
+import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.HubRepository;
+import roofnest.app.web.Language;
 import roofnest.app.records.NetworkRepository;
 import roofnest.app.prove.IssueRepository;
 import roofnest.app.prove.Signing;
@@ -39,12 +39,13 @@ class PackController {
     private final IssueRepository issues;
     private final SecretStore secrets;
     private final HubRepository hubs;
+    private final HouseholdRepository households;
     private final Pdf pdf;
     private final Workshop workshop;
     private final Clock clock;
 
     PackController(Frames frames, NetworkRepository networks, Signing signing, IssueRepository issues, SecretStore secrets,
-            HubRepository hubs, Pdf pdf,
+            HubRepository hubs, HouseholdRepository households, Pdf pdf,
             Workshop workshop,
             Clock clock) {
         this.frames = frames;
@@ -53,12 +54,13 @@ class PackController {
         this.issues = issues;
         this.secrets = secrets;
         this.hubs = hubs;
+        this.households = households;
         this.pdf = pdf;
         this.workshop = workshop;
         this.clock = clock;
     }
 
-    /** One line of the sealed sheet. */
+    /** One line of the sealed sheet. @param what key of what it is of */
     public record Sealed(String what, String name, String password) {}
 
     /** The pack as it would be signed now, marked as a draft. */
@@ -84,22 +86,20 @@ class PackController {
         List<Sealed> lines = new ArrayList<>();
         Optional<String> wifi = networks.find(ref.id())
                 .flatMap(network -> secrets.revealWifiPassword(ref.id(), network.id(), ref.by(), "sealed sheet printed"));
-        wifi.ifPresent(password -> lines.add(new Sealed("Wi-Fi", frame.facts().network().map(n -> n.name()).orElse(""), password)));
+        wifi.ifPresent(password -> lines.add(new Sealed("wifi", frame.facts().network().map(n -> n.name()).orElse(""), password)));
         for (CameraRepository.Record camera : frame.cameras()) {
             secrets.revealCameraPassword(ref.id(), camera.id(), camera.camera().name(), ref.by(), "sealed sheet printed")
-                    .ifPresent(password -> lines.add(new Sealed("Camera", camera.camera().name(), password)));
+                    .ifPresent(password -> lines.add(new Sealed("camera", camera.camera().name(), password)));
         }
         for (HubRepository.Hub hub : hubs.of(ref.id())) {
             secrets.revealHubPassword(ref.id(), hub.id(), hub.name(), ref.by(), "sealed sheet printed")
-                    .ifPresent(password -> lines.add(new Sealed("Hub", hub.name(), password)));
+                    .ifPresent(password -> lines.add(new Sealed("hub", hub.name(), password)));
         }
+        Language language = households.language(ref.id());
         return file("sealed-sheet", ref,
-                pdf.render("documents/sealed-sheet", ref.staff().firmId(), Map.of("lines", lines, "frame", frame, "date", date())),
+                pdf.render("documents/sealed-sheet", ref.staff().firmId(), language,
+                        Map.of("lines", lines, "frame", frame, "date", language.day(LocalDate.now(clock)))),
                 "attachment");
-    }
-
-    private String date() {
-        return LocalDate.now(clock).format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH));
     }
 
     private static ResponseEntity<byte[]> file(String name, HouseholdRef ref, byte[] content, String disposition) {

@@ -1,5 +1,6 @@
 package roofnest.app.documents;
 
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 
 import org.springframework.http.MediaType;
@@ -11,7 +12,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 
 import roofnest.app.prove.IssueRepository;
 import roofnest.app.prove.PackLinks;
+import roofnest.app.records.HouseholdRepository;
 import roofnest.app.web.NoSuchPage;
+import roofnest.app.web.ReaderLocale;
 import roofnest.app.workshop.Workshop;
 
 /** What the household reads by its link: the newest issue that was signed, as a page and as paper. */
@@ -19,19 +22,22 @@ import roofnest.app.workshop.Workshop;
 class PackLinkController {
     private final PackLinks links;
     private final IssueRepository issues;
+    private final HouseholdRepository households;
     private final Pdf pdf;
     private final Workshop workshop;
 
-    PackLinkController(PackLinks links, IssueRepository issues, Pdf pdf, Workshop workshop) {
+    PackLinkController(PackLinks links, IssueRepository issues, HouseholdRepository households, Pdf pdf, Workshop workshop) {
         this.links = links;
         this.issues = issues;
+        this.households = households;
         this.pdf = pdf;
         this.workshop = workshop;
     }
 
     @GetMapping("/pack/{token}")
-    String page(@PathVariable String token, Model model, HttpServletResponse response) {
+    String page(@PathVariable String token, Model model, HttpServletRequest request, HttpServletResponse response) {
         closed(response);
+        ReaderLocale.speak(request, households.language(links.open(token).orElseThrow(NoSuchPage::new).householdId()));
         model.addAttribute("pack", PackPage.of(newest(token)));
         model.addAttribute("token", token);
         return "pack-page";

@@ -7,13 +7,13 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.EnumSet;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 
 import org.springframework.stereotype.Component;
 
 import roofnest.app.firm.FirmRepository;
+import roofnest.app.web.Language;
 
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
@@ -37,13 +37,19 @@ class Pdf {
         this.firms = firms;
     }
 
-    byte[] render(String template, long firmId, Map<String, Object> variables) {
-        return of(drawn(template, firmId, variables));
+    byte[] render(String template, long firmId, Language language, Map<String, Object> variables) {
+        return of(drawn(template, firmId, language, variables));
     }
 
     /** A document as it will be printed, in XHTML. @param firmId whose paper it is: its details stand at the head */
     String drawn(String template, long firmId, Map<String, Object> variables) {
-        Context context = new Context(Locale.ENGLISH, variables);
+        return drawn(template, firmId, Language.ENGLISH, variables);
+    }
+
+    /** The same in the household's language. */
+    String drawn(String template, long firmId, Language language, Map<String, Object> variables) {
+        Context context = new Context(language.locale(), variables);
+        context.setVariable("lang", language.code());
         context.setVariable("firm", firms.details(firmId));
         return templates.process(template, context);
     }

@@ -2,9 +2,8 @@ package roofnest.app.documents;
 
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
-import java.util.Locale;
+import java.util.List;
 import java.util.Map;
 
 import org.springframework.http.MediaType;
@@ -17,6 +16,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.HouseholdRepository;
+import roofnest.app.web.Language;
+import roofnest.app.web.Words;
+import roofnest.core.catalogue.Cue;
+import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.DeviceState;
+import roofnest.core.judge.Camera;
 import roofnest.app.share.Lessons;
 import roofnest.app.share.Sales;
 import roofnest.app.web.BadInput;
@@ -30,13 +36,18 @@ class SharePapersController {
     private final Frames frames;
     private final Lessons lessons;
     private final Sales sales;
+    private final HouseholdRepository households;
+    private final Words words;
     private final Pdf pdf;
     private final Clock clock;
 
-    SharePapersController(Frames frames, Lessons lessons, Sales sales, Pdf pdf, Clock clock) {
+    SharePapersController(Frames frames, Lessons lessons, Sales sales, HouseholdRepository households, Words words, Pdf pdf,
+            Clock clock) {
         this.frames = frames;
         this.lessons = lessons;
         this.sales = sales;
+        this.households = households;
+        this.words = words;
         this.pdf = pdf;
         this.clock = clock;
     }
@@ -47,7 +58,8 @@ class SharePapersController {
         Frame frame = frames.frame(ref, Stage.SHARE);
         String name = frame.facts().access().people().stream().filter(person -> person.id() == residentId).findFirst()
                 .orElseThrow(NoSuchPage::new).name();
-        return paper("lesson-card", frame, Map.of("name", name, "items", lessons.of(frame, residentId).items()));
+        return paper("lesson-card", frame,
+                Map.of("name", name, "items", lessons.of(frame, residentId).items(), "lights", lights(frame, residentId)));
     }
 
     @GetMapping("/households/{household}/share/sale/next-owner.pdf")
@@ -69,12 +81,29 @@ class SharePapersController {
         return paper("sign", frames.frame(ref, Stage.SHARE), Map.of("contact", contact, "sound", form.raw("sound").equals("yes")));
     }
 
+    /** What the lights of the models mean that somebody may look through, a line each. */
+    private List<String> lights(Frame frame, long residentId) {
+        Language language = households.language(frame.ref().id());
+        return frame.facts().cameras().stream().filter(camera -> frame.facts().access().grant(residentId, camera.id()).isPresent())
+                .map(Camera::model).distinct().map(model -> words.say(language, "card.lights", model.fullName(),
+                        light(model, DeviceState.JOINED, language), light(model, DeviceState.FAILED, language),
+                        light(model, DeviceState.OFF, language)))
+                .toList();
+    }
+
+    private String light(DeviceModel model, DeviceState state, Language language) {
+        Cue cue = model.setUp().cue(state);
+        return cue.light() == Cue.Light.NONE || cue.rhythm() == Cue.Rhythm.OFF ? words.say(language, "card.light.NONE")
+                : words.say(language, "card.light." + cue.light()) + ", " + words.say(language, "card.rhythm." + cue.rhythm());
+    }
+
     private ResponseEntity<byte[]> paper(String name, Frame frame, Map<String, Object> what) {
         Map<String, Object> all = new HashMap<>(what);
         all.put("frame", frame);
-        all.put("date", LocalDate.now(clock).format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH)));
+        Language language = households.language(frame.ref().id());
+        all.put("date", language.day(LocalDate.now(clock)));
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).header("Cache-Control", "no-store")
                 .header("Content-Disposition", "inline; filename=\"" + name + "-" + frame.ref().id() + ".pdf\"")
-                .body(pdf.render("documents/" + name, frame.ref().staff().firmId(), all));
+                .body(pdf.render("documents/" + name, frame.ref().staff().firmId(), language, all));
     }
 }

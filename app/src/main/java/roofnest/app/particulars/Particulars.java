@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
+import roofnest.app.web.Language;
 import roofnest.app.records.Archive;
 import roofnest.app.records.Changes;
 import roofnest.app.records.Household;
@@ -100,6 +101,18 @@ public class Particulars {
                 throw new BadInput("Type the household's name exactly, so that nothing is removed by a slip.");
             }
             households.remove(ref.staff().firmId(), ref.id(), ref.by());
+            return null;
+        });
+    }
+
+    Language language(long householdId) {
+        return households.language(householdId);
+    }
+
+    /** In which the household's pages and papers are from now on. */
+    void speak(HouseholdRef ref, Language language) {
+        changes.aside(ref.id(), () -> {
+            households.speak(ref.id(), language);
             return null;
         });
     }

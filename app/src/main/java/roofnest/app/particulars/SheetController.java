@@ -2,6 +2,8 @@ package roofnest.app.particulars;
 
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
+import roofnest.app.web.Language;
+import roofnest.app.web.BadInput;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -40,6 +42,14 @@ class SheetController {
     @Says("Name, address and phone are kept. They stand so on every page and paper from now on.")
     String change(HouseholdRef ref, Form form, Model model) {
         return particulars.change(ref, form) ? toSheet(ref) : page(ref, form, model);
+    }
+
+    @PostMapping("/households/{household}/sheet/language")
+    @Says("From now on its pages and papers are in this language. What was signed stays as it is.")
+    String speak(HouseholdRef ref, @RequestParam(defaultValue = "") String language) {
+        Language chosen = Language.of(language).orElseThrow(() -> new BadInput("Choose one of the languages."));
+        particulars.speak(ref, chosen);
+        return "redirect:" + ref.path() + "/sheet";
     }
 
     @PostMapping("/households/{household}/sheet/due")
@@ -116,6 +126,8 @@ class SheetController {
         model.addAttribute("cameras", devices.cameras(ref.id()));
         model.addAttribute("hubs", devices.hubs(ref.id()));
         model.addAttribute("household", frame.household());
+        model.addAttribute("languages", Language.values());
+        model.addAttribute("language", particulars.language(ref.id()));
         model.addAttribute("takenOut", particulars.takenOut(ref.id()));
         return "household-sheet";
     }

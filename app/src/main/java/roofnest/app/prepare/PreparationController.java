@@ -15,11 +15,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Conflict;
 import roofnest.app.web.NoSuchPage;
+import roofnest.app.web.ReaderLocale;
 
 /** What the household opens by its link, without a log-in. A refused entry comes back with its reason and what was typed. */
 @Controller
@@ -33,11 +35,12 @@ class PreparationController {
     }
 
     @GetMapping("/prepare/{token}")
-    String show(@PathVariable String token, Model model, HttpServletResponse response) {
+    String show(@PathVariable String token, Model model, HttpServletRequest request, HttpServletResponse response) {
         // The address is the key: it must not travel on.
         response.setHeader("Referrer-Policy", "no-referrer");
         long household = preparations.open(token);
-        model.addAttribute("state", preparations.state(household));
+        ReaderLocale.speak(request, preparations.language(household));
+        model.addAttribute("state", preparations.told(household));
         model.addAttribute("calledOff", preparations.calledOff(household));
         model.addAttribute("token", token);
         return "prepare";
@@ -61,7 +64,7 @@ class PreparationController {
     String wifi(@PathVariable String token, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String password,
             RedirectAttributes flash) {
         long household = preparations.open(token);
-        return said(token, flash, "Thank you. The password is locked away; nobody sees it without leaving a trace.",
+        return said(token, flash, preparations.say(household, "thanks-wifi"),
                 Map.of("typedName", name), () -> preparations.wifi(household, name, password));
     }
 
@@ -72,15 +75,14 @@ class PreparationController {
         byte[] bytes = picture == null ? new byte[0] : picture.getBytes();
         return said(token, flash, "", Map.of(), () -> {
             boolean read = preparations.photo(household, what.equals("place") ? "a place for a camera" : "the router's label", bytes);
-            flash.addFlashAttribute("notice", read ? "Thank you. The Wi-Fi's name and password were read off it and locked away."
-                    : "Thank you, the picture is with us.");
+            flash.addFlashAttribute("notice", preparations.say(household, read ? "thanks-read" : "thanks-picture"));
         });
     }
 
     @PostMapping("/prepare/{token}/photos/{photo}/remove")
     String removePhoto(@PathVariable String token, @PathVariable long photo, RedirectAttributes flash) {
         long household = preparations.open(token);
-        return said(token, flash, "The picture is gone.", Map.of(), () -> preparations.removePhoto(household, photo));
+        return said(token, flash, preparations.say(household, "picture-gone"), Map.of(), () -> preparations.removePhoto(household, photo));
     }
 
     @PostMapping("/prepare/{token}/people")
@@ -93,13 +95,14 @@ class PreparationController {
     @PostMapping("/prepare/{token}/visit")
     String confirm(@PathVariable String token, @RequestParam(defaultValue = "0") int sequence, RedirectAttributes flash) {
         long household = preparations.open(token);
-        return said(token, flash, "Thank you, the time is confirmed.", Map.of(), () -> preparations.confirm(household, sequence));
+        return said(token, flash, preparations.say(household, "thanks-confirmed"), Map.of(),
+                () -> preparations.confirm(household, sequence));
     }
 
     @PostMapping("/prepare/{token}/visit/other")
     String propose(@PathVariable String token, @RequestParam(defaultValue = "") String other, RedirectAttributes flash) {
         long household = preparations.open(token);
-        return said(token, flash, "Thank you. We have your wish and shall call you; until then nothing is confirmed.",
+        return said(token, flash, preparations.say(household, "thanks-proposed"),
                 Map.of("typedOther", other), () -> preparations.propose(household, other));
     }
 

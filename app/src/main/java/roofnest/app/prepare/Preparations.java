@@ -36,12 +36,15 @@ import roofnest.app.records.LedgerRepository;
 import roofnest.app.records.MailRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.web.BadInput;
+import roofnest.app.web.Language;
+import roofnest.app.web.Words;
 import roofnest.app.web.Conflict;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.PhotoCodes;
 import roofnest.core.access.Access;
 import roofnest.core.access.Secret;
+import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
 import roofnest.core.judge.Camera;
@@ -71,13 +74,14 @@ public class Preparations {
     private final LedgerRepository ledger;
     private final FirmRepository firms;
     private final AppointmentRepository appointments;
+    private final Words words;
     private final Clock clock;
 
     Preparations(
             PreparationRepository preparations, LinkTokens tokens, MailRepository mail, HouseholdRepository households,
             Changes changes, CameraRepository cameras,
             NetworkRepository networks, ResidentRepository residents, LedgerRepository ledger, FirmRepository firms,
-            AppointmentRepository appointments, Clock clock) {
+            AppointmentRepository appointments, Words words, Clock clock) {
         this.preparations = preparations;
         this.tokens = tokens;
         this.mail = mail;
@@ -89,6 +93,7 @@ public class Preparations {
         this.ledger = ledger;
         this.firms = firms;
         this.appointments = appointments;
+        this.words = words;
         this.clock = clock;
     }
 
@@ -115,11 +120,10 @@ public class Preparations {
         preparations.revoke(ref.id());
         preparations.add(ref.id(), to, tokens.hash(token), ref.by(), OffsetDateTime.now(clock).plus(GOOD_FOR));
         Household household = households.get(ref.id());
-        mail.send(ref.id(), to, "Before we come to " + household.address(),
-                "Good day,\n" + ref.by() + " of " + ref.staff().firmName() + " comes to put in your cameras"
-                        + agreed(ref.id()).map(visit -> " on " + when(visit)).orElse(". We have not agreed on a day yet")
-                        + ". Please open the link on your phone and tick off what you have at hand. It needs no password, and is good for "
-                        + GOOD_FOR.toDays() + " days.",
+        Language language = language(ref.id());
+        String body = agreed(ref.id()).map(visit -> say(ref.id(), "mail-on", ref.by(), ref.staff().firmName(), GOOD_FOR.toDays(),
+                when(visit, language))).orElseGet(() -> say(ref.id(), "mail-open", ref.by(), ref.staff().firmName(), GOOD_FOR.toDays()));
+        mail.send(ref.id(), to, say(ref.id(), "mail-subject", household.address()), body,
                 site + "/prepare/" + token);
     }
 
@@ -143,6 +147,46 @@ public class Preparations {
                 Preparation.progress(all - missing.size(), all), missing);
     }
 
+    /** The same as the household reads it, in its language. */
+    State told(long householdId) {
+        Language language = language(householdId);
+        State state = state(householdId);
+        List<Item> items = Preparation.items(models(householdId), cards(householdId)).stream().map(item -> new Item(item.key(),
+                words.say(language, "prepare.item." + item.stem() + ".what", item.args().toArray()),
+                words.say(language, "prepare.item." + item.stem() + ".why", item.args().toArray()),
+                state.items().stream().anyMatch(each -> each.key().equals(item.key()) && each.ready()))).toList();
+        int all = items.size() + 2;
+        return new State(state.firm(), state.address(), state.visit() == null ? "" : when(state.visit(), language), state.visit(), items,
+                state.wifiKnown(), state.photos(), state.people(),
+                words.say(language, "prepare.progress", all - state.missing().size(), all), state.missing());
+    }
+
+    Language language(long householdId) {
+        return households.language(householdId);
+    }
+
+    String say(long householdId, String key, Object... args) {
+        return words.say(language(householdId), "prepare." + key, args);
+    }
+
+    private List<DeviceModel> models(long householdId) {
+        return cameras.of(householdId).stream().map(Camera::model).toList();
+    }
+
+    private List<Integer> cards(long householdId) {
+        return cameras.of(householdId).stream().map(camera -> camera.settings().cardGb()).toList();
+    }
+
+    private String when(AppointmentRepository.Appointment visit, Language language) {
+        if (language == Language.ENGLISH) {
+            return when(visit);
+        }
+        AppointmentRepository.Window window = visit.window();
+        String day = language.day(visit.on());
+        return window.fromMinute() == window.untilMinute() ? words.say(language, "prepare.at", day, window.from())
+                : words.say(language, "prepare.between", day, window.from(), window.until());
+    }
+
     /** Only what was agreed is told to the household. */
     private Optional<AppointmentRepository.Appointment> agreed(long householdId) {
         return appointments.of(householdId).filter(AppointmentRepository.Appointment::agreed)
@@ -157,7 +201,7 @@ public class Preparations {
     void confirm(long householdId, int sequence) {
         changes.aside(householdId, () -> {
             if (!appointments.confirm(householdId, sequence)) {
-                throw new Conflict("The time was changed meanwhile. Look at it once more.");
+                throw new Conflict(say(householdId, "fault-moved"));
             }
             return null;
         });
@@ -166,11 +210,11 @@ public class Preparations {
     void propose(long householdId, String words) {
         String line = words.strip();
         if (line.isEmpty() || line.length() > 200 || Text.hasControls(line)) {
-            throw new BadInput("Say in a line when it suits you better.");
+            throw new BadInput(say(householdId, "fault-propose"));
         }
         changes.aside(householdId, () -> {
             if (!appointments.propose(householdId, line)) {
-                throw new Conflict("There is no agreed time any more; we shall call you.");
+                throw new Conflict(say(householdId, "fault-no-time"));
             }
             return null;
         });
@@ -235,7 +279,7 @@ public class Preparations {
 
     void tick(long householdId, String key, boolean ready) {
         if (state(householdId).items().stream().noneMatch(item -> item.key().equals(key))) {
-            throw new BadInput("There is no such thing on the list.");
+            throw new BadInput(say(householdId, "fault-item"));
         }
         preparations.tick(householdId, key, ready);
     }
@@ -243,10 +287,10 @@ public class Preparations {
     /** The Wi-Fi as the household types it. It is taken for an ordinary one at 2.4 GHz until somebody looks. */
     void wifi(long householdId, String name, String password) {
         if (name.isBlank() || CredentialFit.bytes(name) > HomeNetwork.NAME_MAX_BYTES) {
-            throw new BadInput("Type the name of the Wi-Fi exactly as your phone shows it; it has at most 32 letters.");
+            throw new BadInput(say(householdId, "fault-wifi-name"));
         }
         if (CredentialFit.bytes(password) < 8 || CredentialFit.bytes(password) > HomeNetwork.PASSWORD_MAX_BYTES) {
-            throw new BadInput("A Wi-Fi password has 8 to 63 letters. Look at the router's label, or in your phone's settings.");
+            throw new BadInput(say(householdId, "fault-wifi-password"));
         }
         take(householdId, new HomeNetwork(name, password, EnumSet.of(Band.GHZ_2_4), WifiSecurity.WPA2, false));
     }
@@ -270,10 +314,10 @@ public class Preparations {
      * @return whether there was one
      */
     boolean photo(long householdId, String what, byte[] sent) {
-        byte[] jpeg = Photograph.drawnAnew(sent);
+        byte[] jpeg = drawn(householdId, sent);
         changes.aside(householdId, () -> {
             if (preparations.photoCount(householdId) >= MOST_PHOTOS) {
-                throw new BadInput("There are " + MOST_PHOTOS + " pictures already. Take one out first.");
+                throw new BadInput(say(householdId, "fault-photos", MOST_PHOTOS));
             }
             preparations.addPhoto(householdId, what, jpeg);
             return null;
@@ -283,9 +327,17 @@ public class Preparations {
         return onLabel.isPresent();
     }
 
+    private byte[] drawn(long householdId, byte[] sent) {
+        try {
+            return Photograph.drawnAnew(sent);
+        } catch (BadInput refused) {
+            throw language(householdId) == Language.ENGLISH ? refused : new BadInput(say(householdId, "fault-picture"));
+        }
+    }
+
     void removePhoto(long householdId, long photo) {
         if (!preparations.removePhoto(householdId, photo)) {
-            throw new Conflict("The picture is gone already; somebody else took it out.");
+            throw new Conflict(say(householdId, "fault-gone"));
         }
     }
 
@@ -299,11 +351,11 @@ public class Preparations {
 
     void person(long householdId, String name, boolean livesHere) {
         if (name.isBlank() || name.strip().length() > 80) {
-            throw new BadInput("Type a name of up to 80 letters.");
+            throw new BadInput(say(householdId, "fault-name"));
         }
         changes.aside(householdId, () -> {
             if (preparations.people(householdId).size() >= MOST_PEOPLE) {
-                throw new BadInput("That is more people than the list holds. Tell us the rest when we come.");
+                throw new BadInput(say(householdId, "fault-people"));
             }
             preparations.addPerson(householdId, name.strip(), livesHere);
             return null;

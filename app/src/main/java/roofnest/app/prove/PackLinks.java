@@ -9,9 +9,12 @@ import org.springframework.stereotype.Service;
 
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.MailRepository;
 import roofnest.app.secrets.LinkTokens;
 import roofnest.app.web.BadInput;
+import roofnest.app.web.Language;
+import roofnest.app.web.Words;
 
 /** The signed pack read by a link, without a log-in. One link is good at a time; a newer one ends the older. */
 @Service
@@ -21,14 +24,19 @@ public class PackLinks {
     private final IssueRepository issues;
     private final LinkTokens tokens;
     private final MailRepository mail;
+    private final HouseholdRepository households;
+    private final Words words;
     private final Clock clock;
 
-    PackLinks(JdbcClient jdbc, Changes changes, IssueRepository issues, LinkTokens tokens, MailRepository mail, Clock clock) {
+    PackLinks(JdbcClient jdbc, Changes changes, IssueRepository issues, LinkTokens tokens, MailRepository mail,
+            HouseholdRepository households, Words words, Clock clock) {
         this.jdbc = jdbc;
         this.changes = changes;
         this.issues = issues;
         this.tokens = tokens;
         this.mail = mail;
+        this.households = households;
+        this.words = words;
         this.clock = clock;
     }
 
@@ -59,8 +67,8 @@ public class PackLinks {
                 insert into pack_link (household_id, sent_to, token_hash, sent_at, sent_by) values (:id, :to, :hash, :now, :by)
                 """).param("id", ref.id()).param("to", to).param("hash", tokens.hash(token)).param("now", OffsetDateTime.now(clock))
                     .param("by", ref.by()).update();
-            mail.send(ref.id(), to, "All about your cameras", "Hello,\nwhat was promised and proved of your cameras, and what to do when"
-                    + " one goes quiet, can be read at this link. It needs no password, so give it to nobody outside the house.",
+            Language language = households.language(ref.id());
+            mail.send(ref.id(), to, words.say(language, "link.title"), words.say(language, "link.mail"),
                     site + "/pack/" + token);
             return null;
         });

@@ -12,6 +12,7 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import roofnest.app.web.Language;
 import roofnest.app.web.StaleEdit;
 import roofnest.core.care.WorkAhead;
 import roofnest.core.judge.Judgement;
@@ -221,6 +222,16 @@ public class HouseholdRepository {
         if (rows != 1) {
             throw new StaleEdit("This household", version, get(id).particulars());
         }
+    }
+
+    /** In which its pages and papers are read. */
+    public Language language(long id) {
+        return jdbc.sql("select language from household where id = :id").param("id", id).query(String.class).optional()
+                .flatMap(Language::of).orElse(Language.ENGLISH);
+    }
+
+    public void speak(long id, Language language) {
+        jdbc.sql("update household set language = :language where id = :id").param("language", language.code()).param("id", id).update();
     }
 
     /** Puts the household away: it is found when it is looked for, and stands in no list. Returns whether it was not yet. */

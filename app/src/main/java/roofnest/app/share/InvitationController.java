@@ -1,5 +1,6 @@
 package roofnest.app.share;
 
+import jakarta.servlet.http.HttpServletRequest;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -8,31 +9,37 @@ import org.springframework.web.bind.annotation.PostMapping;
 
 import roofnest.app.web.Form;
 import roofnest.app.web.NoSuchPage;
+import roofnest.app.web.ReaderLocale;
+import roofnest.app.records.HouseholdRepository;
 
 /** What somebody invited opens, without a log-in. */
 @Controller
 class InvitationController {
     private final Invitations invitations;
+    private final HouseholdRepository households;
 
-    InvitationController(Invitations invitations) {
+    InvitationController(Invitations invitations, HouseholdRepository households) {
         this.invitations = invitations;
+        this.households = households;
     }
 
     @GetMapping("/invitations/{token}")
-    String show(@PathVariable String token, Model model) {
+    String show(@PathVariable String token, Model model, HttpServletRequest request) {
         invitations.find(token).orElseThrow(NoSuchPage::new);
         invitations.opened(token);
-        return page(token, Form.empty(), model);
+        return page(token, Form.empty(), model, request);
     }
 
     @PostMapping("/invitations/{token}")
-    String answer(@PathVariable String token, Form form, Model model) {
-        return form.save(() -> invitations.answer(token, form)) ? "redirect:/invitations/" + token : page(token, form, model);
+    String answer(@PathVariable String token, Form form, Model model, HttpServletRequest request) {
+        return form.save(() -> invitations.answer(token, form)) ? "redirect:/invitations/" + token : page(token, form, model, request);
     }
 
-    private String page(String token, Form form, Model model) {
+    private String page(String token, Form form, Model model, HttpServletRequest request) {
         model.addAttribute("form", form);
-        model.addAttribute("invitation", invitations.find(token).orElseThrow(NoSuchPage::new));
+        Invitations.Invitation invitation = invitations.find(token).orElseThrow(NoSuchPage::new);
+        ReaderLocale.speak(request, households.language(invitation.householdId()));
+        model.addAttribute("invitation", invitation);
         model.addAttribute("token", token);
         return "invitation";
     }

@@ -24,6 +24,8 @@ import roofnest.app.records.ResidentRepository;
 import roofnest.app.secrets.LinkTokens;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
+import roofnest.app.web.Language;
+import roofnest.app.web.Words;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.access.Access;
 
@@ -38,17 +40,19 @@ public class Invitations {
     private final HouseholdRepository households;
     private final CameraRepository cameras;
     private final LinkTokens tokens;
+    private final Words words;
     private final Clock clock;
 
     Invitations(
             JdbcClient jdbc, MailRepository mail, AccessRepository access, HouseholdRepository households, CameraRepository cameras,
-            LinkTokens tokens, Clock clock) {
+            LinkTokens tokens, Words words, Clock clock) {
         this.jdbc = jdbc;
         this.mail = mail;
         this.access = access;
         this.households = households;
         this.cameras = cameras;
         this.tokens = tokens;
+        this.words = words;
         this.clock = clock;
     }
 
@@ -104,10 +108,9 @@ public class Invitations {
                 .param("now", now)
                 .param("expires", now.plus(GOOD_FOR))
                 .update();
-        mail.send(ref.id(), resident.email(), "Your cameras at " + households.get(ref.id()).address(),
-                "Hello " + resident.name() + ",\n" + ref.by() + " of " + ref.staff().firmName()
-                        + " has set up cameras for your household and given you access. Open the link to accept. It is good for "
-                        + GOOD_FOR.toDays() + " days and for you alone.",
+        Language language = households.language(ref.id());
+        mail.send(ref.id(), resident.email(), words.say(language, "invitation.mail-subject", households.get(ref.id()).address()),
+                words.say(language, "invitation.mail", resident.name(), ref.by(), ref.staff().firmName(), GOOD_FOR.toDays()),
                 site + "/invitations/" + token);
         return "The invitation to " + resident.name() + " is in the mailbox.";
     }
@@ -188,26 +191,27 @@ public class Invitations {
     private record Hindrance(State what, String said) {}
 
     private Hindrance hindrance(Invitation invitation, Form form) {
+        Language language = households.language(invitation.householdId());
         if (form.raw("answer").equals("no-account")) {
-            return new Hindrance(State.NO_ACCOUNT, "There is no account in the app yet. Make one under " + invitation.email()
-                    + ", the address that this invitation was sent to, then accept.");
+            return new Hindrance(State.NO_ACCOUNT, words.say(language, "invitation.said-no-account", invitation.email()));
         }
-        String account = form.email("account", "the e-mail address of your account in the app");
-        if (!form.ok()) {
+        Form typed = new Form(Map.of("account", form.raw("account")));
+        String account = typed.email("account", "the e-mail address of your account in the app");
+        if (!typed.ok()) {
+            form.fault("account", language == Language.ENGLISH ? typed.faultAt("account")
+                    : words.say(language, "invitation.fault-account"));
             return null;
         }
         if (!account.equalsIgnoreCase(invitation.email())) {
-            return new Hindrance(State.WRONG_ACCOUNT, "This invitation is for " + invitation.email() + ", and the app is signed in as "
-                    + account + ". Sign out there and in again under " + invitation.email() + ", or ask for an invitation to " + account
-                    + ".");
+            return new Hindrance(State.WRONG_ACCOUNT, words.say(language, "invitation.said-wrong", invitation.email(), account));
         }
         Set<Long> theirs = access.of(invitation.householdId()).grants().stream()
                 .filter(grant -> grant.personId() == invitation.residentId()).map(Access.Grant::cameraId).collect(Collectors.toSet());
         return cameras.records(invitation.householdId()).stream().map(CameraRepository.Record::camera)
                 .filter(camera -> theirs.contains(camera.id()) && camera.model().peopleMax() != null)
                 .filter(camera -> accepted(invitation, camera.id()) >= camera.model().peopleMax()).findFirst()
-                .map(camera -> new Hindrance(State.FULL, camera.name() + " takes " + camera.model().peopleMax()
-                        + " people, and they have all accepted. Somebody has to be taken off it first; ask " + invitation.firm() + "."))
+                .map(camera -> new Hindrance(State.FULL,
+                        words.say(language, "invitation.said-full", camera.name(), camera.model().peopleMax(), invitation.firm())))
                 .orElse(null);
     }
 

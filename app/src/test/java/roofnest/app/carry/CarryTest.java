@@ -181,6 +181,7 @@ class CarryTest {
                 assertThat(out.file(there, List.of()).people()).anyMatch(person -> person.ref() == look.person());
             });
             assertThat(judged.of(there).facts().access().looks()).hasSize(1);
+            demo.jdbc().sql("delete from household where id = :id").param("id", there).update();
         } finally {
             demo.jdbc().sql("delete from look where household_id = :id").param("id", from.id()).update();
         }

@@ -18,6 +18,8 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.MockMvc;
 
+import roofnest.app.web.Language;
+import roofnest.app.web.Words;
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
 import roofnest.app.household.Frames;
@@ -26,6 +28,7 @@ import roofnest.app.Made;
 
 @AppTest
 class PackTest {
+    @Autowired private Words words;
     @Autowired private MockMvc mvc;
     @Autowired private DemoPlaces demo;
     @Autowired private Frames frames;
@@ -84,12 +87,13 @@ class PackTest {
     /** What hangs where everybody sees it says no more than is known. */
     @Test
     void the_first_page_says_what_is_kept_and_what_was_not_tried() {
-        FridgePage quiller = FridgePage.of(frames.frame(demo.ref("Quiller", "jory"), Stage.PROVE));
+        FridgePage quiller = FridgePage.of(frames.frame(demo.ref("Quiller", "jory"), Stage.PROVE), new PackWords(words, Language.ENGLISH));
         assertThat(quiller.phone())
                 .anySatisfy(said -> assertThat(said).startsWith("It rings for Ida Quiller").doesNotContain("Corin", "Jory"))
                 .contains("That it rings within 6 s is promised and has not been tried.");
         assertThat(quiller.watches()).singleElement().satisfies(watch -> assertThat(watch.sees()).isEmpty());
-        FridgePage peverell = FridgePage.of(frames.frame(demo.ref("Peverell", "jory"), Stage.PROVE));
+        FridgePage peverell
+                = FridgePage.of(frames.frame(demo.ref("Peverell", "jory"), Stage.PROVE), new PackWords(words, Language.ENGLISH));
         assertThat(peverell.watches()).anySatisfy(
                 watch -> assertThat(watch.sees()).contains("Recognise a face at the front door, day and night"));
         assertThat(peverell.later()).allSatisfy(later -> assertThat(later).startsWith("Charge "));

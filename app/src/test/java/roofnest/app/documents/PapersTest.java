@@ -11,6 +11,8 @@ import java.io.ByteArrayOutputStream;
 import java.util.LinkedHashSet;
 import java.util.Set;
 
+import org.apache.pdfbox.Loader;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.junit.jupiter.api.BeforeAll;
@@ -26,6 +28,8 @@ import org.verapdf.pdfa.PDFAValidator;
 import org.verapdf.pdfa.flavours.PDFAFlavour;
 import org.verapdf.pdfa.results.ValidationResult;
 
+import roofnest.app.records.HouseholdRepository;
+import roofnest.app.web.Language;
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
 import roofnest.app.Made;
@@ -33,6 +37,7 @@ import roofnest.app.Made;
 /** Papers can be read aloud (PDF/UA-1) and in thirty years (PDF/A-2a), says a reader that is not their writer. */
 @AppTest
 class PapersTest {
+    @Autowired private HouseholdRepository households;
     @Autowired private MockMvc mvc;
     @Autowired private DemoPlaces demo;
 
@@ -51,6 +56,25 @@ class PapersTest {
                 .getContentAsByteArray();
         assertThat(faults(paper, PDFAFlavour.PDFUA_1)).as("PDF/UA-1").isEmpty();
         assertThat(faults(paper, PDFAFlavour.PDFA_2_A)).as("PDF/A-2a").isEmpty();
+    }
+
+    /** Our fonts have the letters of every language that ships. */
+    @ParameterizedTest
+    @EnumSource(Language.class)
+    void the_pack_keeps_to_both_standards_in_every_language(Language language) throws Exception {
+        long peverell = demo.household("Peverell");
+        households.speak(peverell, language);
+        try {
+            byte[] paper = Made.file(mvc, get("/households/" + peverell + "/prove/pack.pdf").with(user(demo.staff("tamsin"))))
+                    .getContentAsByteArray();
+            assertThat(faults(paper, PDFAFlavour.PDFUA_1)).as("PDF/UA-1").isEmpty();
+            assertThat(faults(paper, PDFAFlavour.PDFA_2_A)).as("PDF/A-2a").isEmpty();
+            try (PDDocument document = Loader.loadPDF(paper)) {
+                assertThat(document.getDocumentCatalog().getLanguage()).isEqualTo(language.code());
+            }
+        } finally {
+            households.speak(peverell, Language.ENGLISH);
+        }
     }
 
     @Test

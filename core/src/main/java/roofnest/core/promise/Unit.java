@@ -19,6 +19,11 @@ public enum Unit {
         return symbol;
     }
 
+    /** Places after the decimal sign that its values are given with. */
+    public int decimals() {
+        return decimals;
+    }
+
     /** The value rounded for people, with its symbol: {@code −63 dBm}, {@code 14°}, {@code 1 fault}. */
     public String format(double value) {
         String number = Numbers.fixed(value, decimals);
