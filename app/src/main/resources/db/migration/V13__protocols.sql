@@ -1,7 +1,7 @@
 -- Tests by more protocols, and on whose phones each was made.
 alter table trial drop constraint trial_kind_check;
 alter table trial add constraint trial_kind_check check (kind in
-  ('LIVE_HOME', 'LIVE_AWAY', 'WALK', 'ALERT', 'CLOCK', 'SOUND', 'SIREN', 'POWER_CUT', 'PRIVATE', 'FOOTAGE'));
+  ('LIVE_HOME', 'LIVE_AWAY', 'WALK', 'ALERT', 'CLOCK', 'SOUND', 'SIREN', 'POWER_CUT', 'PRIVATE', 'FOOTAGE', 'FROST'));
 alter table trial add column phones_did bigint[] not null default '{}';
 alter table trial add column phones_did_not bigint[] not null default '{}';
 alter table trial add constraint trial_phone_once check (not phones_did && phones_did_not);

@@ -95,7 +95,7 @@ class AccessibilityTest {
         String quiller = address(visit, "Verrall");
         STAGES.forEach(stage -> paths.add(quiller + "/" + stage));
         List.of("signal", "walks", "sun", "spots").forEach(panel -> paths.add(quiller + "/survey?panel=" + panel));
-        List.of("air", "line", "hours", "kit", "preparation").forEach(sheet -> paths.add(quiller + "/ready/" + sheet));
+        List.of("air", "line", "hours", "kit", "price", "preparation").forEach(sheet -> paths.add(quiller + "/ready/" + sheet));
         paths.remove(quiller + "/ready/air");
         paths.add(address(visit, "Quiller") + "/ready/air");
         paths.add(quiller + "/day");

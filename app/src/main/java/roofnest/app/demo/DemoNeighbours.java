@@ -10,6 +10,7 @@ import java.util.Set;
 import org.springframework.stereotype.Component;
 
 import roofnest.core.judge.TestsWanted;
+import roofnest.core.power.Climate;
 import roofnest.core.trial.Protocol;
 import roofnest.app.records.LogRepository;
 import roofnest.app.firm.Staff;
@@ -179,7 +180,8 @@ class DemoNeighbours {
                 promise instanceof Promise.NeverShows ? "no" : "yes"));
         Map<String, String> back = new HashMap<>(seen);
         back.put("seconds", "74");
-        TestsWanted.of(tools.cameras.get(ref.id(), camera).camera(), tools.promises.of(ref.id())).stream().filter(kind -> !kind.later())
+        TestsWanted.of(tools.cameras.get(ref.id(), camera).camera(), tools.promises.of(ref.id()), Climate.MILD_COAST).stream()
+                .filter(kind -> !kind.later())
                 .forEach(kind -> tested(ref, camera, kind, kind == Protocol.POWER_CUT ? back : seen));
         seen.put("light", Light.NIGHT.name());
         tested(ref, camera, Protocol.WALK, seen);

@@ -26,6 +26,7 @@ import roofnest.core.judge.Camera;
 import roofnest.core.judge.Judged;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.WallCrossings;
+import roofnest.core.power.Climate;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Light;
 import roofnest.core.promise.Promise;
@@ -78,7 +79,7 @@ record PackView(
         for (CameraRepository.Record record : cameras) {
             int number = sheets.size() + 1;
             plan.ifPresent(p -> onPlan.add(onPlan(number, record.camera(), p)));
-            sheets.add(sheet(number, record, trials, promises(frame), words).with(
+            sheets.add(sheet(number, record, trials, promises(frame), frame.facts().climate(), words).with(
                     frame.judge().house().map(house -> PictureView.of(house, frame.facts(), record.camera(), false)),
                     Optional.ofNullable(stills.get(record.id())).map(still -> StillLine.of(still, words))));
         }
@@ -112,7 +113,7 @@ record PackView(
 
     /** Settings and tests of a camera, each with what it is. */
     static List<String[]> rows(Frame frame, CameraRepository.Record record, List<TrialRepository.Trial> trials, PackWords words) {
-        CameraSheet sheet = sheet(0, record, trials, promises(frame), words);
+        CameraSheet sheet = sheet(0, record, trials, promises(frame), frame.facts().climate(), words);
         List<String[]> rows = new ArrayList<>(sheet.settings());
         rows.addAll(sheet.tests());
         return rows;
@@ -130,7 +131,7 @@ record PackView(
     }
 
     private static CameraSheet sheet(int number, CameraRepository.Record record, List<TrialRepository.Trial> trials,
-            List<Promise> promises, PackWords words) {
+            List<Promise> promises, Climate climate, PackWords words) {
         Camera camera = record.camera();
         Camera.Settings set = camera.settings();
         List<String[]> settings = List.of(
@@ -143,14 +144,14 @@ record PackView(
                 row(words.say("serial"), record.serial() == null ? words.say("serial-none") : record.serial()),
                 row(words.say("sticker"), record.stickerKept() == null ? camera.model().setUp().stickerPlace() : record.stickerKept()));
         List<String[]> tests = new ArrayList<>();
-        for (Protocol kind : TestsWanted.of(camera, promises)) {
+        for (Protocol kind : TestsWanted.of(camera, promises, climate)) {
             if (kind == Protocol.WALK) {
-                tests.add(test(words.say("test.WALK_DAY"), false, trials,
+                tests.add(test(words.say("test.WALK_DAY"), kind, trials,
                         of(camera, kind).and(trial -> trial.light().equals(Optional.of(Light.DAY))), words));
-                tests.add(test(words.say("test.WALK_NIGHT"), false, trials,
+                tests.add(test(words.say("test.WALK_NIGHT"), kind, trials,
                         of(camera, kind).and(trial -> trial.light().equals(Optional.of(Light.NIGHT))), words));
             } else {
-                tests.add(test(words.say("test." + kind.name()), kind.later(), trials, of(camera, kind), words));
+                tests.add(test(words.say("test." + kind.name()), kind, trials, of(camera, kind), words));
             }
         }
         return new CameraSheet(number, camera.name(), camera.model().fullName(), Optional.empty(), Optional.empty(), settings, tests,
@@ -165,13 +166,13 @@ record PackView(
         return trial -> trial.cameraId() == camera.id() && trial.kind() == kind && trial.decided() && !trial.onStandIns();
     }
 
-    private static String[] test(String title, boolean later, List<TrialRepository.Trial> trials, Predicate<TrialRepository.Trial> which,
+    private static String[] test(String title, Protocol kind, List<TrialRepository.Trial> trials, Predicate<TrialRepository.Trial> which,
             PackWords words) {
         return row(title, trials.stream().filter(which).reduce((older, newer) -> newer).map(trial -> words.english()
                 ? (trial.passed() ? "passed. " : "failed. ") + trial.said()
                         + (trial.timed() == null ? "" : " (" + trial.timed().words() + ")")
                 : words.say(trial.passed() ? "passed" : "failed", words.day(trial.decidedAt().toLocalDate()), trial.decidedBy()))
-                .orElseGet(() -> words.say(later ? "test-later" : "untried")));
+                .orElseGet(() -> words.say(kind == Protocol.FROST ? "frost-later" : kind.later() ? "test-later" : "untried")));
     }
 
     /**

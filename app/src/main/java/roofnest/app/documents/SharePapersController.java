@@ -24,7 +24,6 @@ import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.DeviceState;
 import roofnest.core.judge.Camera;
 import roofnest.app.share.Lessons;
-import roofnest.app.share.Sales;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
 import roofnest.app.web.NoSuchPage;
@@ -35,17 +34,15 @@ import roofnest.core.promise.Stage;
 class SharePapersController {
     private final Frames frames;
     private final Lessons lessons;
-    private final Sales sales;
     private final HouseholdRepository households;
     private final Words words;
     private final Pdf pdf;
     private final Clock clock;
 
-    SharePapersController(Frames frames, Lessons lessons, Sales sales, HouseholdRepository households, Words words, Pdf pdf,
+    SharePapersController(Frames frames, Lessons lessons, HouseholdRepository households, Words words, Pdf pdf,
             Clock clock) {
         this.frames = frames;
         this.lessons = lessons;
-        this.sales = sales;
         this.households = households;
         this.words = words;
         this.pdf = pdf;
@@ -65,7 +62,7 @@ class SharePapersController {
     @GetMapping("/households/{household}/share/sale/next-owner.pdf")
     ResponseEntity<byte[]> nextOwner(HouseholdRef ref) {
         Frame frame = frames.frame(ref, Stage.SHARE);
-        return paper("next-owner", frame, Map.of("sale", sales.of(frame)));
+        return paper("next-owner", frame, Map.of());
     }
 
     /** A sign says whether sound is recorded: somebody has to know. */

@@ -21,6 +21,7 @@ import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.PriceBook;
 import roofnest.app.web.Form;
 import roofnest.app.web.Says;
+import roofnest.app.web.Words;
 import roofnest.core.promise.Stage;
 
 /** What a job costs: the firm's prices, what is agreed, quotations and bills. */
@@ -30,13 +31,15 @@ class PriceController {
     private final Pricing pricing;
     private final PriceBook prices;
     private final TransactionTemplate transaction;
+    private final Words words;
     private final Clock clock;
 
-    PriceController(Frames frames, Pricing pricing, PriceBook prices, TransactionTemplate transaction, Clock clock) {
+    PriceController(Frames frames, Pricing pricing, PriceBook prices, TransactionTemplate transaction, Words words, Clock clock) {
         this.frames = frames;
         this.pricing = pricing;
         this.prices = prices;
         this.transaction = transaction;
+        this.words = words;
         this.clock = clock;
     }
 
@@ -142,7 +145,7 @@ class PriceController {
         model.addAttribute("form", form);
         model.addAttribute("sheet", "price");
         model.addAttribute("price",
-                PriceView.of(pricing.state(frame), prices.prices(ref.staff().firmId()), LocalDate.now(clock)));
+                PriceView.of(pricing.state(frame), prices.prices(ref.staff().firmId()), LocalDate.now(clock), words));
         return "ready-price";
     }
 }

@@ -9,6 +9,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
+import roofnest.app.web.Language;
+import roofnest.app.web.Words;
 import roofnest.core.kit.KitList;
 import roofnest.core.kit.Quotation;
 
@@ -38,15 +40,16 @@ record PriceView(Optional<MoneySheet> sum, List<String> unpriced, List<PriceFiel
      */
     record Line(long id, String title, String total, String issued, String standing, String words, boolean open, boolean paid) {}
 
-    static PriceView of(Pricing.State state, Map<String, Long> prices, LocalDate today) {
+    static PriceView of(Pricing.State state, Map<String, Long> prices, LocalDate today, Words words) {
         String currency = state.money().currency();
         return new PriceView(
-                state.sums().lines().isEmpty() ? Optional.empty() : Optional.of(MoneySheet.of(state.sums(), currency)),
+                state.sums().lines().isEmpty() ? Optional.empty()
+                        : Optional.of(MoneySheet.of(state.sums(), currency, Language.ENGLISH, words)),
                 state.sums().unpriced(), fields(state.kit(), prices), currency, percent(state.money().taxPercent()),
                 state.money().validDays(), state.money().payDays(), state.money().terms(), state.money().version(),
                 state.agreed().travelKm(), percent(state.agreed().discountPercent()), state.agreed().version(),
                 state.own().stream().map(own -> new Own(own.id(), own.line().quantity() + " × " + own.line().what(),
-                        MoneySheet.amount(own.line().eachCents() * own.line().quantity()) + " " + currency)).toList(),
+                        amount(own.line().eachCents() * own.line().quantity()) + " " + currency)).toList(),
                 state.quotations().stream().map(quoted -> quotation(quoted, today)).toList(),
                 state.bills().stream().map(bill -> bill(bill, today)).toList(),
                 state.waiting().map(quoted -> quotation(quoted, today)),
@@ -79,7 +82,7 @@ record PriceView(Optional<MoneySheet> sum, List<String> unpriced, List<PriceFiel
     }
 
     private static Line line(MoneyPapers.Paper paper, String title, String standing, String words, boolean open, boolean paid) {
-        return new Line(paper.id(), title, MoneySheet.amount(paper.sums().totalCents()) + " " + paper.currency(),
+        return new Line(paper.id(), title, amount(paper.sums().totalCents()) + " " + paper.currency(),
                 paper.issuedAt().format(DAY), standing, words, open, paid);
     }
 
@@ -92,7 +95,11 @@ record PriceView(Optional<MoneySheet> sum, List<String> unpriced, List<PriceFiel
     }
 
     private static PriceField field(int index, String key, String what, Map<String, Long> prices) {
-        return new PriceField("price-" + index, key, what, Optional.ofNullable(prices.get(key)).map(MoneySheet::amount).orElse(""));
+        return new PriceField("price-" + index, key, what, Optional.ofNullable(prices.get(key)).map(PriceView::amount).orElse(""));
+    }
+
+    private static String amount(long cents) {
+        return MoneySheet.amount(cents, Language.ENGLISH);
     }
 
     private static String percent(BigDecimal percent) {

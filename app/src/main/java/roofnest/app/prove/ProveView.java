@@ -40,7 +40,8 @@ record ProveView(List<CameraTests> cameras, Optional<TrialRepository.Signature> 
         List<CameraTests> all = cameras.stream().map(record -> new CameraTests(
                 record.id(), record.camera().name(), record.camera().model().fullName(), record.camera().joined(),
                 record.rehearsedAt() != null,
-                TestsWanted.of(record.camera(), frame.judgement().promises().stream().map(Judged::promise).toList()).stream()
+                TestsWanted.of(record.camera(), frame.judgement().promises().stream().map(Judged::promise).toList(),
+                        frame.facts().climate()).stream()
                         .map(kind -> test(kind, record.id(), night, trials, TestsWanted.phones(kind, record.id(), frame.facts())))
                         .toList()))
                 .toList();
@@ -61,7 +62,9 @@ record ProveView(List<CameraTests> cameras, Optional<TrialRepository.Signature> 
                 .orElse("");
         List<TrialRepository.Trial> real = own.stream().filter(trial -> !trial.onStandIns()).toList();
         if (real.isEmpty()) {
-            return new Test(kind, "untried", kind.later() ? "a week after the first clip" : "not tried", "", rehearsal);
+            return new Test(kind, "untried",
+                    kind == Protocol.FROST ? "after the first frost" : kind.later() ? "a week after the first clip" : "not tried", "",
+                    rehearsal);
         }
         TrialRepository.Trial last = real.get(real.size() - 1);
         if (!phones.isEmpty()) {

@@ -16,6 +16,7 @@ import roofnest.core.promise.PromiseKey;
 import roofnest.core.promise.Unit;
 import roofnest.core.trial.ClockOff;
 import roofnest.core.trial.FootageKept;
+import roofnest.core.trial.FrostyMorning;
 import roofnest.core.trial.PowerCut;
 import roofnest.core.trial.Rings;
 import roofnest.core.trial.SignalDoubt;
@@ -63,6 +64,7 @@ public record Seen(boolean passed, OptionalDouble seconds, TrialRepository.Timed
             case POWER_CUT -> powerCut(form);
             case PRIVATE -> kept(form, running.watched());
             case FOOTAGE -> footage(form);
+            case FROST -> frost(form, running);
         };
         return form.ok() ? Optional.of(seen) : Optional.empty();
     }
@@ -240,6 +242,17 @@ public record Seen(boolean passed, OptionalDouble seconds, TrialRepository.Timed
         FootageKept kept = new FootageKept(days, used);
         return new Seen(true, OptionalDouble.of(kept.days()), null, OptionalDouble.empty(), Optional.empty(), Map.of(), Map.of(),
                 kept.said());
+    }
+
+    private static Seen frost(Form form, Trials.Running running) {
+        boolean alive = yes(form, "alive", "Say whether its picture came on a frosty morning.");
+        double percent = form.decimal("percent", "how much charge its app shows", 0, 100, "%");
+        if (!form.ok()) {
+            return null;
+        }
+        FrostyMorning morning = new FrostyMorning(alive, percent, running.watched().stream()
+                .mapToDouble(judged -> judged.finding().limit().value()).findFirst().orElse(0));
+        return only(morning.passed(), morning.said());
     }
 
     private static boolean yes(Form form, String field, String unsaid) {

@@ -19,12 +19,15 @@ import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.LogRepository;
 import roofnest.app.web.Form;
 import roofnest.core.promise.Stage;
+import roofnest.core.plan.HousePlan;
 import roofnest.core.trial.FootageKept;
+import roofnest.core.trial.Protocol;
 
 /** The householder's word: for what is not kept, and under the whole, which is frozen by it. */
 @Service
 public class Signing {
     private static final String FOOTAGE_DUE = "The footage of a week is to be counted: ";
+    private static final String FROST_DUE = "After the first frost these are to be looked at: ";
 
     private final Frames frames;
     private final TrialRepository trials;
@@ -124,22 +127,28 @@ public class Signing {
             List<RemarkRepository.Remark> holding = holding(frame, said);
             String document = drawer.draw(frame, holding, number);
             String hash = sha256(document);
-            footageLater(ref, frame);
+            later(ref, frame);
             issues.add(ref.id(), number, signer, ref.by(), document.replace(PackDrawer.HASH_HERE, hash), drawer.says(frame, holding), hash);
         });
     }
 
-    /** What can only be counted later stays open in the log, with its day. */
-    private void footageLater(HouseholdRef ref, Frame frame) {
+    /** What can only be seen later stays open in the log, with its day: a week's footage, the first frost. */
+    private void later(HouseholdRef ref, Frame frame) {
         LocalDate today = LocalDate.now(clock);
+        later(ref, frame, Protocol.FOOTAGE, FOOTAGE_DUE, today.plusDays(FootageKept.LEAST_DAYS));
+        frame.facts().climate().firstFrost(today, frame.facts().plan().map(HousePlan::latitudeDeg).orElse(0.0))
+                .ifPresent(day -> later(ref, frame, Protocol.FROST, FROST_DUE, day));
+    }
+
+    private void later(HouseholdRef ref, Frame frame, Protocol kind, String words, LocalDate day) {
         List<String> due = ProveView.of(frame, frame.cameras(), trials.of(ref.id()), Optional.empty()).cameras().stream()
                 .filter(camera -> camera.joined() && camera.tests().stream()
-                        .anyMatch(test -> test.kind().later() && test.standing().equals("untried")))
+                        .anyMatch(test -> test.kind() == kind && test.standing().equals("untried")))
                 .map(ProveView.CameraTests::name).toList();
-        boolean noted = log.of(ref.id()).stream().anyMatch(entry -> entry.words().startsWith(FOOTAGE_DUE));
+        boolean noted = log.of(ref.id()).stream().anyMatch(entry -> entry.words().startsWith(words));
         if (!due.isEmpty() && !noted) {
-            log.add(ref.id(), new LogRepository.Said(null, LogRepository.Kind.NOTE, FOOTAGE_DUE + String.join(", ", due) + ".", today,
-                    today.plusDays(FootageKept.LEAST_DAYS)), ref.by());
+            log.add(ref.id(), new LogRepository.Said(null, LogRepository.Kind.NOTE, words + String.join(", ", due) + ".",
+                    LocalDate.now(clock), day), ref.by());
         }
     }
 

@@ -62,7 +62,7 @@ record TrialView(long id, String kind, String title, String how, String camera, 
             case LIVE_HOME, LIVE_AWAY -> "From the tap on the camera to the moving picture, s";
             case ALERT -> "From the first step into the picture to the ring, s";
             case POWER_CUT -> "From the power to the moving picture, s";
-            case WALK, CLOCK, SOUND, SIREN, PRIVATE, FOOTAGE -> "";
+            case WALK, CLOCK, SOUND, SIREN, PRIVATE, FOOTAGE, FROST -> "";
         };
     }
 
@@ -74,7 +74,7 @@ record TrialView(long id, String kind, String title, String how, String camera, 
             case FOOTAGE -> "How far back does the card go?";
             case ALERT -> real ? "Five times, as far apart as the cool-down" : "Did the householder's phone ring?";
             case POWER_CUT -> "Is the picture back, with nobody touching the camera?";
-            case CLOCK, SOUND, SIREN -> "What was seen";
+            case CLOCK, SOUND, SIREN, FROST -> "What was seen";
         };
     }
 
@@ -84,7 +84,7 @@ record TrialView(long id, String kind, String title, String how, String camera, 
             case WALK -> "Caught and played back";
             case ALERT -> real ? "Note the five" : "It rang";
             case POWER_CUT -> "It is back";
-            case CLOCK, SOUND, SIREN, PRIVATE, FOOTAGE -> "Note it";
+            case CLOCK, SOUND, SIREN, PRIVATE, FOOTAGE, FROST -> "Note it";
         };
     }
 
@@ -94,7 +94,7 @@ record TrialView(long id, String kind, String title, String how, String camera, 
             case LIVE_HOME, LIVE_AWAY -> "Nothing came";
             case ALERT -> real ? "" : "Nothing came";
             case POWER_CUT -> "It did not come back";
-            case CLOCK, SOUND, SIREN, PRIVATE, FOOTAGE -> "";
+            case CLOCK, SOUND, SIREN, PRIVATE, FOOTAGE, FROST -> "";
         };
     }
 
@@ -123,6 +123,7 @@ record TrialView(long id, String kind, String title, String how, String camera, 
                 asked.add(new Asked("stopped", "Did it stop when it was told to?", "", YES_NO));
             }
             case POWER_CUT -> asked.add(new Asked("clockAfter", "Is its clock right again?", "", YES_NO));
+            case FROST -> asked.add(new Asked("alive", "Did its picture come on a frosty morning?", "", YES_NO));
             case LIVE_HOME, FOOTAGE -> {}
         }
         return asked;
@@ -166,6 +167,8 @@ record TrialView(long id, String kind, String title, String how, String camera, 
                     + " into mirrors and panes. A camera that turns is turned to where it rests.";
             case FOOTAGE ->
                 "A week or more after the first clip: scroll to the oldest one in the app, and read how much of the card is used.";
+            case FROST -> "The morning after the first night below zero: open the live picture, and read how much charge the app shows."
+                    + " A frozen pack is never charged; it comes indoors and warms up first.";
             case ALERT -> "Lock the phones, then walk through the picture. The time runs from the trigger to the ring.";
         };
     }

@@ -79,7 +79,7 @@ public class Trials {
             if (!camera.joined()) {
                 throw new BadInput(camera.name() + " is not joined yet; pair it first.");
             }
-            if (!TestsWanted.of(camera, promises.of(ref.id())).contains(kind)) {
+            if (!TestsWanted.of(camera, promises.of(ref.id()), households.of(ref.id()).facts().climate()).contains(kind)) {
                 throw new BadInput("Nothing that is promised of " + camera.name() + " wants this test.");
             }
             return trials.begin(ref.id(), cameraId, kind, OptionalDouble.empty(), ref.by());
@@ -104,7 +104,7 @@ public class Trials {
             case LIVE_AWAY -> cloud.liveAwaySeconds(camera.model(), isFirstAway(before, cameraId, true));
             case ALERT -> cloud.alertSeconds(camera.model(), uplinkMbps(household, camera));
             case WALK -> LiveScene.of(plan, camera).capture().walkS();
-            case CLOCK, SOUND, SIREN, POWER_CUT, PRIVATE, FOOTAGE ->
+            case CLOCK, SOUND, SIREN, POWER_CUT, PRIVATE, FOOTAGE, FROST ->
                 throw new BadInput("There is nothing to rehearse: no stand-in has neighbours, ears, a plug or weeks.");
         };
         return changes.make(ref, Stage.PROVE, () -> {
@@ -126,12 +126,20 @@ public class Trials {
         CameraRepository.Record camera = household.camera(trial.cameraId());
         Optional<LiveScene> scene = trial.onStandIns()
                 ? Optional.of(LiveScene.of(household.facts().plan().orElseThrow(NoSuchPage::new), camera.camera())) : Optional.empty();
-        List<Judged> watched = household.judgement().promises().stream().filter(judged -> trial.kind() == Protocol.PRIVATE
-                ? judged.promise() instanceof Promise.NeverShows : watches(household, camera, judged)).toList();
+        List<Judged> watched = household.judgement().promises().stream().filter(judged -> asked(household, camera, judged, trial.kind()))
+                .toList();
         List<TrialRepository.Trial> before = trials.of(ref.id()).stream().filter(t -> t.id() < trialId).toList();
         return new Running(trial, camera, scene, watched, household.judge().link(household.facts(), camera.camera()),
                 isFirstAway(before, trial.cameraId(), trial.onStandIns()),
                 trial.onStandIns() ? List.of() : TestsWanted.phones(trial.kind(), trial.cameraId(), household.facts()));
+    }
+
+    private static boolean asked(JudgedHousehold household, CameraRepository.Record camera, Judged judged, Protocol kind) {
+        return switch (kind) {
+            case PRIVATE -> judged.promise() instanceof Promise.NeverShows;
+            case FROST -> judged.promise() instanceof Promise.BatteryLasts lasts && lasts.cameraId() == camera.id();
+            default -> watches(household, camera, judged);
+        };
     }
 
     /** Whether a promise is of a place that the camera is the one to watch, or has in sight. */
@@ -206,6 +214,9 @@ public class Trials {
                             ? "The live picture was searched at its widest: none of it shows." : "It shows in the live picture.",
                     ref))
                     .toList();
+            // One morning proves nothing of the dark months, but a pack that did not live through it breaks what was promised.
+            case FROST -> List.of(proof(new Promise.BatteryLasts(PromiseKey.ofCamera(camera.id(), "battery"), camera.id()), camera,
+                    seen.passed(), OptionalDouble.empty(), seen, seen.said(), ref));
             case FOOTAGE -> written.stream().filter(Promise.KeepsDays.class::isInstance).map(promise -> proof(promise, camera,
                     seen.seconds().orElseThrow() >= ((Promise.KeepsDays) promise).days(), seen.seconds(), seen, seen.said(), ref))
                     .toList();

@@ -124,6 +124,19 @@ class HouseholdLanguageTest {
                 .doesNotContain("??", "Whom", "green");
     }
 
+    @Test
+    void quotations_and_the_next_owners_paper_are_too_down_to_the_lines_that_were_frozen() throws Exception {
+        HouseholdRef brannock = demo.ref("Brannock", "tamsin");
+        households.speak(brannock.id(), Language.GERMAN);
+        assertThat(text(Made.file(mvc, get(brannock.path() + "/ready/quotation.pdf").with(user(brannock.staff()))).getContentAsByteArray()))
+                .contains("Angebot", "Entwurf, nicht ausgestellt", "Speicherkarte 64 GB für Dauerbetrieb", "Arbeit, ",
+                        "Dübel 6 mm mit Schraube 4 × 35 mm", "139,00", "Steuer, 21 %", "Gesamt")
+                .doesNotContain("Quotation", "Work,", "Total", "139.00");
+        assertThat(text(mvc.perform(get(brannock.path() + "/share/sale/next-owner.pdf").with(user(brannock.staff()))).andReturn()
+                .getResponse().getContentAsByteArray())).contains("Kameras, die im Haus bleiben", "Seriennummer PO-48812-K")
+                .doesNotContain("Cameras that stay", "Its sticker");
+    }
+
     /** The browser asks for one language and the household reads another: the household's counts. */
     @Test
     void the_page_by_link_and_its_mail_are_in_the_households_language() throws Exception {

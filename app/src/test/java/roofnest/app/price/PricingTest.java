@@ -40,6 +40,7 @@ import roofnest.app.records.HouseholdRepository;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
+import roofnest.app.web.Words;
 import roofnest.core.judge.Camera;
 import roofnest.core.kit.KitList;
 import roofnest.core.kit.Quotation;
@@ -51,6 +52,7 @@ import roofnest.core.view.CameraPose;
 class PricingTest {
     @Autowired private Pricing pricing;
     @Autowired private MoneyPapers papers;
+    @Autowired private Words words;
     @Autowired private Frames frames;
     @Autowired private HouseholdRepository households;
     @Autowired private CameraRepository cameras;
@@ -128,7 +130,8 @@ class PricingTest {
         assertThatThrownBy(() -> pricing.bill(frames.frame(ref, Stage.READY))).as("nobody accepted it yet").isInstanceOf(Conflict.class);
         answer(quoted, "ACCEPTED");
         pricing.addLine(ref, form("what", "A longer cable", "quantity", "1", "each", "20"));
-        assertThat(PriceView.of(state(), Map.of(), LocalDate.now()).toBill()).isEqualTo(quoted.title() + " and one line agreed since");
+        assertThat(PriceView.of(state(), Map.of(), LocalDate.now(), words).toBill())
+                .isEqualTo(quoted.title() + " and one line agreed since");
         pricing.bill(frames.frame(ref, Stage.READY));
         MoneyPapers.Bill bill = state().bills().get(0);
         assertThat(bill.paper().sums().linesCents()).isEqualTo(quoted.paper().sums().linesCents() + 2_000);

@@ -30,6 +30,7 @@ import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.judge.Judged;
 import roofnest.core.judge.TestsWanted;
+import roofnest.core.power.Climate;
 import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Finding;
 import roofnest.core.promise.Promise;
@@ -193,7 +194,8 @@ class TrialsTest {
         decide(Protocol.PRIVATE, Map.of("seen-" + key.value(), "yes"));
         assertThat(of(key).standing()).isEqualTo(Standing.BROKEN);
         assertThat(of(key).reason()).contains("It shows in the live picture.");
-        assertThat(TestsWanted.of(cameras.get(ref.id(), camera).camera(), List.of())).as("nothing promised, nothing to try")
+        assertThat(TestsWanted.of(cameras.get(ref.id(), camera).camera(), List.of(), Climate.MILD_COAST))
+                .as("nothing promised, nothing to try")
                 .doesNotContain(Protocol.PRIVATE, Protocol.FOOTAGE);
     }
 
@@ -305,6 +307,24 @@ class TrialsTest {
         assertThat(newest().passed()).isFalse();
         decide(Protocol.SIREN, Map.of("told", "true", "sirenHeard", "yes", "stopped", "yes"));
         assertThat(newest().passed()).isTrue();
+    }
+
+    /** A pack that dies of the first frost breaks its promise; one that lives proves nothing of the dark months. */
+    @Test
+    void the_first_frost_breaks_what_a_pack_does_not_live_through_and_proves_no_more_than_itself() {
+        Finding before = finding("battery");
+        assertThat(faults(Protocol.FROST, Map.of("percent", "60")).faultAt("alive")).isNotNull();
+        decide(Protocol.FROST, Map.of("alive", "no", "percent", "60"));
+        assertThat(newest().passed()).isFalse();
+        assertThat(finding("battery").standing()).isEqualTo(Standing.BROKEN);
+        assertThat(finding("battery").reason()).contains("Not alive on a frosty morning, 60 % of charge.");
+        decide(Protocol.FROST, Map.of("alive", "yes", "percent", "5"));
+        assertThat(newest().said()).contains("less than its warning level");
+        assertThat(finding("battery").standing()).isEqualTo(Standing.BROKEN);
+        decide(Protocol.FROST, Map.of("alive", "yes", "percent", "60"));
+        assertThat(finding("battery").standing()).isEqualTo(before.standing());
+        assertThat(finding("battery").evidence()).isEqualTo(Evidence.PREDICTED);
+        assertThat(finding("battery").reason()).endsWith("It lived through a frost on site; the dark months are still to come.");
     }
 
     private Form faults(Protocol kind, Map<String, String> typed) {

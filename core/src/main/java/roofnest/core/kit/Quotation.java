@@ -27,14 +27,15 @@ public record Quotation(List<Line> lines, long linesCents, BigDecimal discountPe
     private static final int QUARTER = 15;
     private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
 
-    public record Line(String what, int quantity, long eachCents, long sumCents) {
+    /** @param key by which it is known in other languages; empty for a line that somebody wrote */
+    public record Line(String key, String what, int quantity, long eachCents, long sumCents) {
         public Line {
             what = Require.text("what is charged", what, 120);
             Require.inRange("pieces", quantity, 1, 100_000);
         }
 
-        static Line of(String what, int quantity, long eachCents) {
-            return new Line(what, quantity, eachCents, Math.multiplyExact(eachCents, (long) quantity));
+        static Line of(String key, String what, int quantity, long eachCents) {
+            return new Line(key, what, quantity, eachCents, Math.multiplyExact(eachCents, (long) quantity));
         }
     }
 
@@ -76,7 +77,7 @@ public record Quotation(List<Line> lines, long linesCents, BigDecimal discountPe
                 if (each == null) {
                     unpriced.add(line.what());
                 } else {
-                    lines.add(Line.of(line.what(), line.quantity(), each));
+                    lines.add(Line.of(line.key(), line.what(), line.quantity(), each));
                 }
             }
         }
@@ -86,10 +87,10 @@ public record Quotation(List<Line> lines, long linesCents, BigDecimal discountPe
             if (km == null) {
                 unpriced.add("A kilometre of travel");
             } else {
-                lines.add(Line.of("Kilometre of travel", job.travelKm(), km));
+                lines.add(Line.of(KM, "Kilometre of travel", job.travelKm(), km));
             }
         }
-        job.own().forEach(own -> lines.add(Line.of(own.what(), own.quantity(), own.eachCents())));
+        job.own().forEach(own -> lines.add(Line.of("", own.what(), own.quantity(), own.eachCents())));
         return sum(lines, job.discountPercent(), taxPercent, unpriced);
     }
 
@@ -108,7 +109,8 @@ public record Quotation(List<Line> lines, long linesCents, BigDecimal discountPe
         }
         long work = BigDecimal.valueOf(hour).multiply(BigDecimal.valueOf((long) quarters * QUARTER))
                 .divide(BigDecimal.valueOf(MINUTES_AN_HOUR), 0, RoundingMode.HALF_UP).longValueExact();
-        lines.add(new Line("Work, " + quarters * QUARTER / MINUTES_AN_HOUR + " h " + quarters * QUARTER % MINUTES_AN_HOUR + " min", 1,
+        lines.add(new Line("work " + quarters * QUARTER,
+                "Work, " + quarters * QUARTER / MINUTES_AN_HOUR + " h " + quarters * QUARTER % MINUTES_AN_HOUR + " min", 1,
                 work, work));
     }
 
@@ -127,13 +129,14 @@ public record Quotation(List<Line> lines, long linesCents, BigDecimal discountPe
     /** The same with more lines, such as work that was agreed since; discount and tax as they were. */
     public Quotation with(List<Own> more) {
         List<Line> all = new ArrayList<>(lines);
-        more.forEach(own -> all.add(Line.of(own.what(), own.quantity(), own.eachCents())));
+        more.forEach(own -> all.add(Line.of("", own.what(), own.quantity(), own.eachCents())));
         return sum(all, discountPercent, taxPercent, unpriced);
     }
 
     /** What takes it back to the hundredth. */
     public Quotation takenBack() {
-        return new Quotation(lines.stream().map(line -> Line.of(line.what(), line.quantity(), -line.eachCents())).toList(), -linesCents,
+        return new Quotation(lines.stream().map(line -> Line.of(line.key(), line.what(), line.quantity(), -line.eachCents())).toList(),
+                -linesCents,
                 discountPercent, -discountCents, -netCents, taxPercent, -taxCents, unpriced);
     }
 

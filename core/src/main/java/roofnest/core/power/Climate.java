@@ -1,6 +1,9 @@
 package roofnest.core.power;
 
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
 
 import roofnest.core.lang.Require;
 
@@ -37,6 +40,17 @@ public record Climate(String name, List<Double> meanC, List<Double> swingC, List
     /** Index into the lists of a month of the calendar at a latitude. */
     public static int month(int monthOfYear, double latitudeDeg) {
         return (monthOfYear - 1 + (latitudeDeg < 0 ? 6 : 0)) % 12;
+    }
+
+    /** Where nights of a month are this cold or colder on the mean, °C, some of its nights freeze. */
+    public static final double FROST_NIGHT_C = 2;
+
+    /** First day from which a night may freeze, today or later; empty where none does. */
+    public Optional<LocalDate> firstFrost(LocalDate today, double latitudeDeg) {
+        return IntStream.rangeClosed(0, 12).mapToObj(ahead -> today.plusMonths(ahead)).filter(day -> {
+            int month = month(day.getMonthValue(), latitudeDeg);
+            return meanC.get(month) - swingC.get(month) / 2 <= FROST_NIGHT_C;
+        }).findFirst().map(day -> day.equals(today) ? day : day.withDayOfMonth(1));
     }
 
     /** The same months so much higher over the sea. */

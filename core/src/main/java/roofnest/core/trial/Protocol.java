@@ -9,7 +9,7 @@ public enum Protocol {
     WALK("Walk test", "somebody walks, the clip is played back"), ALERT("Alert", "each phone that is rung"),
     CLOCK("Clock", "against the phone's"), SOUND("Sound", "as it was agreed"), SIREN("Siren", "heard, with everybody told"),
     POWER_CUT("Power cut", "plug out and in; back by itself"), PRIVATE("Private ground", "the picture is searched for it"),
-    FOOTAGE("Footage", "counted on the card after a week");
+    FOOTAGE("Footage", "counted on the card after a week"), FROST("First frost", "looked at on a frosty morning");
 
     private final String title;
     private final String how;
@@ -21,7 +21,7 @@ public enum Protocol {
 
     /** Whether it can only be made later, when the house was long handed over: it goes to Care with a date. */
     public boolean later() {
-        return this == FOOTAGE;
+        return this == FOOTAGE || this == FROST;
     }
 
     /** Whether a stand-in can play it: none has neighbours, weeks, ears or a plug of its own. */
