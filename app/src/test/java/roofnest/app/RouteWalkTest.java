@@ -33,7 +33,7 @@ class RouteWalkTest {
     private static final List<String> OPEN_TO_ALL = List.of("/sign-in", "/first-firm", "/invitations/{token}", "/prepare/{token}",
             "/prepare/{token}/photos/{photo}", "/prepare/{token}/tick", "/prepare/{token}/wifi",
             "/prepare/{token}/photos", "/prepare/{token}/photos/{photo}/remove", "/prepare/{token}/people", "/prepare/{token}/visit",
-            "/prepare/{token}/visit/other", "/prepare/{token}/visit.ics", "/pack/{token}", "/pack/{token}/pack.pdf");
+            "/prepare/{token}/visit/other", "/prepare/{token}/visit.ics", "/pack/{token}", "/pack/{token}/pack.pdf", "/reset/{token}");
     /** Addresses that take a file, and the field it is in. */
     private static final Map<String, String> UPLOADS = Map.of("/survey/plan", "plan", "/survey/readings.csv", "readings", "/draw/underlay",
             "picture", "/ready/label", "photo", "/ready/air", "file", "/ready/kit/label", "photo", "/still", "picture", "/carry", "file");

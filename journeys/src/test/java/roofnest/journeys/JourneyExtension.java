@@ -9,6 +9,7 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
 
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
@@ -20,6 +21,8 @@ class JourneyExtension implements ParameterResolver, AfterTestExecutionCallback 
     private static final List<String> CHROMIUM_ARGUMENTS = List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
             "--disable-background-networking", "--disable-component-update", "--disable-sync");
 
+    private static final double ASSERTED_WITHIN_MS = 15_000;
+
     /** What lives for the whole run of tests. */
     static final class Stage implements AutoCloseable {
         final Playwright playwright
@@ -27,6 +30,11 @@ class JourneyExtension implements ParameterResolver, AfterTestExecutionCallback 
         final Browser browser = playwright.chromium().launch(
                 new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium")).setArgs(CHROMIUM_ARGUMENTS));
         private RunningApp demo;
+
+        Stage() {
+            // Two of us share the processors: what the page shows is waited for longer than on a machine of one's own.
+            PlaywrightAssertions.setDefaultAssertionTimeout(ASSERTED_WITHIN_MS);
+        }
 
         synchronized RunningApp demo() {
             if (demo == null) {

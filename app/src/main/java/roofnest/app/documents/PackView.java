@@ -23,6 +23,7 @@ import roofnest.app.drawing.PlanDrawing;
 import roofnest.app.drawing.Svg;
 import roofnest.core.access.Access;
 import roofnest.core.judge.Camera;
+import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.judge.Judged;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.WallCrossings;
@@ -139,6 +140,8 @@ record PackView(
                         words.number(camera.pose().headingDeg(), 0), words.number(camera.pose().tiltDeg(), 0))),
                 row(words.say("clips"), words.say("clips-of", set.clipSeconds(), set.coolDownSeconds())),
                 row(words.say("card"), set.cardGb() == 0 ? words.say("card-none") : words.say("card-of", set.cardGb())),
+                row(words.say("footage"), set.cardGb() == 0 ? words.say("footage-none")
+                        : words.say("footage-of", words.number(Math.floor(HouseholdJudge.retention(camera).days()), 0))),
                 row(words.say("masked"),
                         camera.masked().isEmpty() ? words.say("masked-none") : words.say("masked-of", camera.masked().size())),
                 row(words.say("serial"), record.serial() == null ? words.say("serial-none") : record.serial()),

@@ -64,12 +64,49 @@ public class FirmRepository {
 
     public Optional<Staff> findByEmail(String email) {
         return jdbc.sql("""
-            select p.id, p.firm_id, f.name as firm_name, p.email, p.name, p.role, p.password_hash
+            select p.id, p.firm_id, f.name as firm_name, p.email, p.name, p.role, p.password_hash, p.blocked_at is not null as blocked
             from person p join firm f on f.id = p.firm_id
             where p.email = :email
             """)
                 .param("email", normal(email))
                 .query(FirmRepository::staff).optional();
+    }
+
+    Optional<Staff> person(long firmId, long personId) {
+        return person(personId).filter(person -> person.firmId() == firmId);
+    }
+
+    Optional<Staff> person(long personId) {
+        return jdbc.sql("""
+            select p.id, p.firm_id, f.name as firm_name, p.email, p.name, p.role, p.password_hash, p.blocked_at is not null as blocked
+            from person p join firm f on f.id = p.firm_id
+            where p.id = :id
+            """).param("id", personId).query(FirmRepository::staff).optional();
+    }
+
+    /** Two owners who would block each other at once are told apart. */
+    void lockOwners(long firmId) {
+        jdbc.sql("select id from person where firm_id = :firm and role = 'OWNER' order by id for update").param("firm", firmId)
+                .query(Long.class).list();
+    }
+
+    void setPassword(long personId, String hash) {
+        jdbc.sql("update person set password_hash = :hash where id = :id").param("hash", hash).param("id", personId).update();
+    }
+
+    void setRole(long personId, Role role) {
+        jdbc.sql("update person set role = :role where id = :id").param("role", role.name()).param("id", personId).update();
+    }
+
+    /** Returns whether they were not blocked before. */
+    boolean block(long personId, String by) {
+        return jdbc.sql("update person set blocked_at = :now, blocked_by = :by where id = :id and blocked_at is null")
+                .param("now", OffsetDateTime.now(clock)).param("by", by).param("id", personId).update() == 1;
+    }
+
+    boolean unblock(long personId) {
+        return jdbc.sql("update person set blocked_at = null, blocked_by = null where id = :id and blocked_at is not null")
+                .param("id", personId).update() == 1;
     }
 
     /** What stands on the firm's papers and mails. */
@@ -117,7 +154,7 @@ public class FirmRepository {
 
     public List<Staff> peopleOf(long firmId) {
         return jdbc.sql("""
-            select p.id, p.firm_id, f.name as firm_name, p.email, p.name, p.role, p.password_hash
+            select p.id, p.firm_id, f.name as firm_name, p.email, p.name, p.role, p.password_hash, p.blocked_at is not null as blocked
             from person p join firm f on f.id = p.firm_id
             where p.firm_id = :firmId
             order by p.name
@@ -132,6 +169,7 @@ public class FirmRepository {
 
     private static Staff staff(ResultSet row, int n) throws SQLException {
         return new Staff(row.getLong("id"), row.getLong("firm_id"), row.getString("firm_name"), row.getString("email"),
-                row.getString("name"), Role.valueOf(row.getString("role")), row.getString("password_hash"));
+                row.getString("name"), Role.valueOf(row.getString("role")), row.getString("password_hash"),
+                row.getBoolean("blocked"));
     }
 }

@@ -31,7 +31,7 @@ class FirstFirmController {
             return "redirect:/sign-in";
         }
         String firm = form.text("firm", "the firm's name", 80);
-        Hiring.NewPerson owner = Hiring.read(form, Role.OWNER);
+        Hiring.NewPerson owner = hiring.read(form, Role.OWNER, firm == null ? "" : firm);
         boolean saved = form.save(() -> {
             if (hiring.foundFirst(firm, owner).isEmpty()) {
                 throw new Conflict("Somebody else has founded the firm meanwhile. Sign in, or ask its owner to add you.");

@@ -1,6 +1,6 @@
 package roofnest.app.firm;
 
-import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.OptionalLong;
 
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -12,27 +12,25 @@ import roofnest.app.web.Form;
 /** Adds firms and people. */
 @Service
 public class Hiring {
-    private static final int SHORTEST_PASSWORD = 10;
-    private static final int LONGEST_PASSWORD = 72;
-
     private final FirmRepository firms;
     private final PasswordEncoder passwords;
+    private final PasswordStrength strength;
 
-    Hiring(FirmRepository firms, PasswordEncoder passwords) {
+    Hiring(FirmRepository firms, PasswordEncoder passwords, PasswordStrength strength) {
         this.firms = firms;
         this.passwords = passwords;
+        this.strength = strength;
     }
 
     public record NewPerson(String name, String email, Role role, String password) {}
 
-    static NewPerson read(Form form, Role role) {
+    /** @param firm whose name is no secret */
+    NewPerson read(Form form, Role role, String firm) {
         String name = form.text("name", "a name", 80);
         String email = form.email("email", "an e-mail address");
         String password = form.raw("password");
-        if (password.length() < SHORTEST_PASSWORD || password.getBytes(StandardCharsets.UTF_8).length > LONGEST_PASSWORD) {
-            form.fault("password",
-                    "Use " + SHORTEST_PASSWORD + " to " + LONGEST_PASSWORD + " characters; a few words are easiest to type.");
-        }
+        strength.fault(password, List.of(name == null ? "" : name, email == null ? "" : email, firm))
+                .ifPresent(fault -> form.fault("password", fault));
         return new NewPerson(name, email == null ? "" : FirmRepository.normal(email), role, password);
     }
 

@@ -27,15 +27,17 @@ class PeopleController {
 
     private final FirmRepository firms;
     private final Hiring hiring;
+    private final PeoplePages pages;
 
-    PeopleController(FirmRepository firms, Hiring hiring) {
+    PeopleController(FirmRepository firms, Hiring hiring, PeoplePages pages) {
         this.firms = firms;
         this.hiring = hiring;
+        this.pages = pages;
     }
 
     @GetMapping("/people")
     String people(@AuthenticationPrincipal Staff staff, Model model) {
-        return page(staff, model, Form.empty());
+        return pages.page(staff, model, Form.empty());
     }
 
     @PostMapping("/people")
@@ -43,14 +45,14 @@ class PeopleController {
     String hire(
             @AuthenticationPrincipal Staff staff, Form form, Model model, RedirectAttributes flash) {
         Role role = form.choice("role", "a role", Role.class);
-        Hiring.NewPerson person = Hiring.read(form, role);
+        Hiring.NewPerson person = hiring.read(form, role, firms.name(staff.firmId()));
         boolean saved = form.save(() -> {
             if (!hiring.hire(staff.firmId(), person)) {
                 form.fault("email", "Somebody already signs in with this address. Use another.");
             }
         });
         if (!saved) {
-            return page(staff, model, form);
+            return pages.page(staff, model, form);
         }
         flash.addFlashAttribute("notice", person.name() + " can sign in now.");
         return "redirect:/people";
@@ -63,7 +65,7 @@ class PeopleController {
         FirmDetails details = new FirmDetails(form.text("firmName", "the firm's name", 80), form.optionalText("firmAddress", 200),
                 form.phone("firmPhone"), form.raw("firmEmail").isBlank() ? "" : form.email("firmEmail", "an e-mail address"),
                 form.optionalText("taxNumber", 40), "", form.version());
-        return form.save(() -> firms.change(staff.firmId(), details)) ? "redirect:/people" : page(staff, model, form);
+        return form.save(() -> firms.change(staff.firmId(), details)) ? "redirect:/people" : pages.page(staff, model, form);
     }
 
     /** An empty file takes the mark off. */
@@ -74,20 +76,12 @@ class PeopleController {
             throws IOException {
         byte[] sent = mark == null ? new byte[0] : mark.getBytes();
         return form.save("mark", () -> firms.setMark(staff.firmId(), sent.length == 0 ? null : PhotoFile.drawnSmall(sent, LONGEST_MARK_PX)))
-                ? "redirect:/people" : page(staff, model, form);
+                ? "redirect:/people" : pages.page(staff, model, form);
     }
 
     @GetMapping("/people/firm/mark.png")
     ResponseEntity<byte[]> markPicture(@AuthenticationPrincipal Staff staff) {
         byte[] png = firms.mark(staff.firmId()).orElseThrow(NoSuchPage::new);
         return ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.noCache()).body(png);
-    }
-
-    private String page(Staff staff, Model model, Form form) {
-        model.addAttribute("form", form);
-        model.addAttribute("details", firms.details(staff.firmId()));
-        model.addAttribute("people", firms.peopleOf(staff.firmId()));
-        model.addAttribute("roles", Staff.roles());
-        return "people";
     }
 }

@@ -25,7 +25,8 @@ class SecurityConfig {
     @Bean
     SecurityFilterChain security(HttpSecurity http) throws Exception {
         http.authorizeHttpRequests(requests -> requests
-                .requestMatchers("/sign-in", "/first-firm", "/invitations/*", "/prepare/**", "/pack/**", "/vendor/**", "/css/**", "/js/**",
+                .requestMatchers("/sign-in", "/first-firm", "/invitations/*", "/prepare/**", "/pack/**", "/reset/*", "/vendor/**",
+                        "/css/**", "/js/**",
                         "/icon*.svg",
                         "/error")
                 .permitAll()

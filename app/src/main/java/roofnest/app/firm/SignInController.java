@@ -20,7 +20,8 @@ class SignInController {
     @GetMapping("/sign-in")
     String signIn(
             @RequestParam(required = false) String wrong, @RequestParam(required = false) Integer wait,
-            @RequestParam(required = false) String out, @RequestParam(defaultValue = "") String email, Model model) {
+            @RequestParam(required = false) String out, @RequestParam(required = false) String set,
+            @RequestParam(defaultValue = "") String email, Model model) {
         if (firms.isEmpty()) {
             return "redirect:/first-firm";
         }
@@ -28,6 +29,7 @@ class SignInController {
         model.addAttribute("wrong", wrong != null);
         model.addAttribute("waitSeconds", wait);
         model.addAttribute("out", out != null);
+        model.addAttribute("set", set != null);
         model.addAttribute("demo", properties.demo());
         return "sign-in";
     }

@@ -7,12 +7,16 @@ import org.springframework.security.core.GrantedAuthority;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.userdetails.UserDetails;
 
-/** Somebody of a firm, as signed in. The password hash is only held while signing in is being checked. */
-public record Staff(long id, long firmId, String firmName, String email, String name, Role role, String password)
+/**
+ * Somebody of a firm, as signed in. The password hash is only held while signing in is being checked.
+ *
+ * @param blocked whether they are not let in any more
+ */
+public record Staff(long id, long firmId, String firmName, String email, String name, Role role, String password, boolean blocked)
         implements
             UserDetails {
     Staff signedIn() {
-        return new Staff(id, firmId, firmName, email, name, role, "");
+        return new Staff(id, firmId, firmName, email, name, role, "", blocked);
     }
 
     public boolean may(Role.Permission permission) {

@@ -41,7 +41,8 @@ class StaffAuthentication implements AuthenticationProvider {
         }
         Optional<Staff> found = firms.findByEmail(email);
         boolean right = passwords.matches(password, found.map(Staff::password).orElse(nobodysHash));
-        if (found.isEmpty() || !right) {
+        // Whoever is blocked gets the same answer as whoever mistypes: that they were is told by the firm, not by this page.
+        if (found.isEmpty() || !right || found.get().blocked()) {
             delay.failed(email);
             LOG.info("log-in failed person={}", found.map(staff -> String.valueOf(staff.id())).orElse("unknown"));
             throw new BadCredentialsException("e-mail or password is wrong");

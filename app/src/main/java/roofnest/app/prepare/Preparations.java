@@ -31,7 +31,7 @@ import roofnest.app.records.Household;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.NetworkRepository;
-import roofnest.app.secrets.LinkTokens;
+import roofnest.app.web.LinkTokens;
 import roofnest.app.records.LedgerRepository;
 import roofnest.app.records.MailRepository;
 import roofnest.app.records.CameraRepository;

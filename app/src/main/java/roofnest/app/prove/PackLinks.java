@@ -11,7 +11,7 @@ import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.MailRepository;
-import roofnest.app.secrets.LinkTokens;
+import roofnest.app.web.LinkTokens;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Language;
 import roofnest.app.web.Words;

@@ -21,7 +21,7 @@ import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.MailRepository;
 import roofnest.app.records.ResidentRepository;
-import roofnest.app.secrets.LinkTokens;
+import roofnest.app.web.LinkTokens;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
 import roofnest.app.web.Language;

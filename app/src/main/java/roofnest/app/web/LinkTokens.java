@@ -1,4 +1,4 @@
-package roofnest.app.secrets;
+package roofnest.app.web;
 
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
