@@ -43,7 +43,7 @@ import tools.jackson.databind.json.JsonMapper;
 @AppTest
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class PagesTest {
-    private static final int MOST_OF_ONE_KIND = 3;
+    private static final int MOST_OF_ONE_KIND = 2;
     private static final int MOST_REQUESTS = 12;
     private static final int MOST_BYTES = 180_000;
     private static final Pattern NAMED_BY_CONTENT = Pattern.compile("/.+-[0-9a-f]{32}\\.[a-z0-9]+");

@@ -81,7 +81,7 @@ class ScreenshotsTest {
         visit.household("Lanyon").prove().begin("Alert", "Lane eye").type("ring1", "3.4").type("ring2", "2.9");
         take(visit, "08-prove-phone");
         String link = visit.household("Quiller").prepare("ida@quiller.example").link();
-        new PreparePage(visit.size(390, 844).page(), link).open().tick("The router's label").tick("Your phone, charged");
+        new PreparePage(visit.size(390, 844).page(), link).open().tick("The router’s label").tick("Your phone, charged");
         take(visit, "03-prepare-phone");
     }
 

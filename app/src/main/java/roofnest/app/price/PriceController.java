@@ -98,7 +98,7 @@ class PriceController {
     @PreAuthorize("hasAuthority('PRICE')")
     @Says("The quotation has its number and is kept as it stands. It was sent to nobody.")
     String quote(HouseholdRef ref, Form form, Model model) {
-        return after(form.save("quotation", () -> pricing.quote(frames.frame(ref, Stage.READY))), ref, model, form);
+        return after(form.save("quotation", () -> pricing.quote(ref)), ref, model, form);
     }
 
     @PostMapping("/households/{household}/ready/price/quotations/answer")
@@ -112,7 +112,7 @@ class PriceController {
     @PreAuthorize("hasAuthority('PRICE')")
     @Says("The bill has its number and is kept as it stands. It was sent to nobody.")
     String bill(HouseholdRef ref, Form form, Model model) {
-        return after(form.save("bill", () -> pricing.bill(frames.frame(ref, Stage.READY))), ref, model, form);
+        return after(form.save("bill", () -> pricing.bill(ref)), ref, model, form);
     }
 
     @PostMapping("/households/{household}/ready/price/bills/{bill}/paid")

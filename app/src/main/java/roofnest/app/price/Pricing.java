@@ -13,6 +13,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Service;
 
 import roofnest.app.household.Frame;
+import roofnest.app.household.Frames;
 import roofnest.app.ready.Hours;
 import roofnest.app.ready.Kits;
 import roofnest.app.records.Changes;
@@ -26,6 +27,7 @@ import roofnest.app.web.Form;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.kit.KitList;
 import roofnest.core.kit.Quotation;
+import roofnest.core.promise.Stage;
 
 /** Reckons what a job costs, issues it, and bills what was accepted. */
 @Service
@@ -34,6 +36,7 @@ public class Pricing {
     private static final Hours.Asked ONE_INSTALLER = new Hours.Asked(1, 1, 1000, LocalTime.of(8, 0));
     private static final int MOST_LINES = 60;
 
+    private final Frames frames;
     private final JobPrices jobs;
     private final MoneyPapers papers;
     private final PriceBook prices;
@@ -42,8 +45,10 @@ public class Pricing {
     private final HouseholdRepository households;
     private final Clock clock;
 
-    Pricing(JobPrices jobs, MoneyPapers papers, PriceBook prices, Hours hours, Changes changes, HouseholdRepository households,
+    Pricing(Frames frames, JobPrices jobs, MoneyPapers papers, PriceBook prices, Hours hours, Changes changes,
+            HouseholdRepository households,
             Clock clock) {
+        this.frames = frames;
         this.jobs = jobs;
         this.papers = papers;
         this.prices = prices;
@@ -74,10 +79,18 @@ public class Pricing {
         }
     }
 
+    /** Solves the visit's hours where nobody has yet: not for inside a transaction. */
     public State state(Frame frame) {
+        return state(frame, minutes(frame));
+    }
+
+    private int minutes(Frame frame) {
+        return Kits.kit(frame).isEmpty() ? 0 : hours.plan(frame, ONE_INSTALLER).shortest().finishMinutes();
+    }
+
+    private State state(Frame frame, int minutes) {
         HouseholdRef ref = frame.ref();
         List<KitList.Line> kit = Kits.kit(frame);
-        int minutes = kit.isEmpty() ? 0 : hours.plan(frame, ONE_INSTALLER).shortest().finishMinutes();
         PriceBook.Money money = prices.money(ref.staff().firmId());
         JobPrices.Agreed agreed = jobs.agreed(ref.id());
         List<JobPrices.OwnLine> own = jobs.own(ref.id());
@@ -121,10 +134,14 @@ public class Pricing {
     }
 
     /** Sends nothing: the paper is numbered and kept as it stands, and what waited for an answer is replaced by it. */
-    void quote(Frame frame) {
-        HouseholdRef ref = frame.ref();
+    void quote(HouseholdRef ref) {
+        Frame before = frames.frame(ref, Stage.READY);
+        int minutes = minutes(before);
         changes.aside(ref.id(), () -> {
-            State state = state(frame);
+            State state = state(frames.frame(ref, Stage.READY), minutes);
+            if (!state.kit().equals(Kits.kit(before))) {
+                throw new Conflict("What the job needs was changed meanwhile. Look at the sum once more.");
+            }
             if (!state.sums().unpriced().isEmpty()) {
                 throw new BadInput("Without a price: " + String.join("; ", state.sums().unpriced())
                         + ". A quotation that leaves them out would be too low.");
@@ -159,10 +176,10 @@ public class Pricing {
     }
 
     /** Bills the accepted quotation with all that was agreed since. */
-    void bill(Frame frame) {
-        HouseholdRef ref = frame.ref();
+    void bill(HouseholdRef ref) {
         changes.aside(ref.id(), () -> {
-            State state = state(frame);
+            // What is billed was reckoned when it was quoted: the hours of today are of no matter.
+            State state = state(frames.frame(ref, Stage.READY), 0);
             MoneyPapers.Quoted quoted = state.toBill()
                     .orElseThrow(() -> new Conflict("There is no accepted quotation that is not billed yet."));
             MoneyPapers.Paper paper = quoted.paper();

@@ -88,7 +88,7 @@ class PricingTest {
     }
 
     private MoneyPapers.Quoted quoted() {
-        pricing.quote(frames.frame(ref, Stage.READY));
+        pricing.quote(ref);
         return state().waiting().orElseThrow();
     }
 
@@ -118,24 +118,40 @@ class PricingTest {
     void nothing_is_quoted_that_leaves_a_price_out() {
         pricing.agree(ref, form("travelKm", "10", "discount", "0", "version", "0"));
         demo.jdbc().sql("delete from price where firm_id = :firm and item_key = 'km'").param("firm", ref.staff().firmId()).update();
-        assertThatThrownBy(() -> pricing.quote(frames.frame(ref, Stage.READY))).isInstanceOf(BadInput.class)
+        assertThatThrownBy(() -> pricing.quote(ref)).isInstanceOf(BadInput.class)
                 .hasMessageContaining("Without a price: ").hasMessageContaining("too low");
         assertThat(state().quotations()).isEmpty();
     }
 
+    /** Whoever comes straight from a page that was open through a restart waits for the solver outside of any lock. */
+    @Test
+    void a_job_that_nobody_has_reckoned_yet_is_quoted_all_the_same() {
+        for (int i = 0; i < 3; i++) {
+            cameras.add(ref.id(), "Wall eye " + i, "dunmark-post", new CameraPose(1.5 * i, 0, 3.1 + i / 10.0, 90, 10),
+                    Camera.Settings.DEFAULT);
+        }
+        demo.touched(ref.id());
+        demo.jdbc().sql("""
+            insert into price (firm_id, item_key, cents)
+            select firm_id, 'card 64', 1490 from household where id = :id on conflict do nothing
+            """).param("id", ref.id()).update();
+        pricing.quote(ref);
+        assertThat(state().waiting().orElseThrow().paper().sums().lines()).anyMatch(line -> line.quantity() == 4);
+    }
+
     @Test
     void a_bill_follows_what_was_accepted_with_what_was_agreed_since_and_only_once() {
-        assertThatThrownBy(() -> pricing.bill(frames.frame(ref, Stage.READY))).isInstanceOf(Conflict.class);
+        assertThatThrownBy(() -> pricing.bill(ref)).isInstanceOf(Conflict.class);
         MoneyPapers.Quoted quoted = quoted();
-        assertThatThrownBy(() -> pricing.bill(frames.frame(ref, Stage.READY))).as("nobody accepted it yet").isInstanceOf(Conflict.class);
+        assertThatThrownBy(() -> pricing.bill(ref)).as("nobody accepted it yet").isInstanceOf(Conflict.class);
         answer(quoted, "ACCEPTED");
         pricing.addLine(ref, form("what", "A longer cable", "quantity", "1", "each", "20"));
         assertThat(PriceView.of(state(), Map.of(), LocalDate.now(), words).toBill())
                 .isEqualTo(quoted.title() + " and one line agreed since");
-        pricing.bill(frames.frame(ref, Stage.READY));
+        pricing.bill(ref);
         MoneyPapers.Bill bill = state().bills().get(0);
         assertThat(bill.paper().sums().linesCents()).isEqualTo(quoted.paper().sums().linesCents() + 2_000);
-        assertThatThrownBy(() -> pricing.bill(frames.frame(ref, Stage.READY))).as("billed already").isInstanceOf(Conflict.class);
+        assertThatThrownBy(() -> pricing.bill(ref)).as("billed already").isInstanceOf(Conflict.class);
 
         pricing.cancel(ref, bill.paper().id());
         MoneyPapers.Bill back = state().bills().get(0);
@@ -146,7 +162,7 @@ class PricingTest {
                 .isInstanceOf(Conflict.class);
         assertThatThrownBy(() -> pricing.paid(ref, bill.paper().id(), form("paidOn", LocalDate.now().toString())))
                 .isInstanceOf(Conflict.class);
-        pricing.bill(frames.frame(ref, Stage.READY));
+        pricing.bill(ref);
         MoneyPapers.Bill again = state().bills().get(0);
         assertThatThrownBy(() -> pricing.paid(ref, again.paper().id(), form("paidOn", LocalDate.now().plusDays(1).toString())))
                 .isInstanceOf(BadInput.class).hasMessageContaining("between the day it was issued and today");
@@ -175,7 +191,7 @@ class PricingTest {
     @Test
     void numbers_are_used_once_even_at_once_and_bills_stay_when_the_household_is_removed() throws Exception {
         answer(quoted(), "ACCEPTED");
-        pricing.bill(frames.frame(ref, Stage.READY));
+        pricing.bill(ref);
         int before = state().bills().get(0).paper().number();
         try (Closing pool = new Closing(Executors.newFixedThreadPool(4))) {
             List<Future<Object>> all = pool.of().invokeAll(List.of(quoting(), quoting(), quoting(), quoting()));
@@ -193,14 +209,14 @@ class PricingTest {
                 .single()).isZero();
         aJobWithOneCamera();
         answer(quoted(), "ACCEPTED");
-        pricing.bill(frames.frame(ref, Stage.READY));
+        pricing.bill(ref);
         assertThat(state().bills().get(0).paper().number()).isEqualTo(before + 1);
         assertThat(state().quotations().get(0).paper().number()).isGreaterThan(numbers.get(0));
     }
 
     private Callable<Object> quoting() {
         return () -> {
-            pricing.quote(frames.frame(ref, Stage.READY));
+            pricing.quote(ref);
             return null;
         };
     }
@@ -219,7 +235,7 @@ class PricingTest {
         assertThat(text(ref.path() + "/ready/price/quotations/" + quoted.paper().id() + ".pdf")).contains(quoted.title(), "Priced",
                 "3 Staithe", "It holds until", "licensed electrician").doesNotContain("draft");
         answer(quoted, "ACCEPTED");
-        pricing.bill(frames.frame(ref, Stage.READY));
+        pricing.bill(ref);
         MoneyPapers.Bill bill = state().bills().get(0);
         assertThat(text(ref.path() + "/ready/price/bills/" + bill.paper().id() + ".pdf")).contains(bill.title(), "To be paid by");
         pricing.cancel(ref, bill.paper().id());
