@@ -13,16 +13,19 @@ import org.springframework.web.bind.annotation.PostMapping;
 
 import roofnest.app.web.Form;
 import roofnest.app.web.Says;
+import roofnest.app.web.Site;
 
 /** One's own password, and what the owner does with the accounts of the firm's people. */
 @Controller
 class AccountController {
     private final Accounts accounts;
     private final PeoplePages pages;
+    private final Site site;
 
-    AccountController(Accounts accounts, PeoplePages pages) {
+    AccountController(Accounts accounts, PeoplePages pages, Site site) {
         this.accounts = accounts;
         this.pages = pages;
+        this.site = site;
     }
 
     @PostMapping("/people/password")
@@ -58,9 +61,8 @@ class AccountController {
     @PostMapping("/people/{person}/reset")
     @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
     String makeReset(@AuthenticationPrincipal Staff staff, @PathVariable("person") long person, Form form, Model model,
-            HttpServletRequest request, HttpServletResponse response) {
-        if (form.save("account", () -> model.addAttribute("resetLink", request.getScheme() + "://" + request.getServerName() + ":"
-                + request.getServerPort() + "/reset/" + accounts.makeReset(staff, person)))) {
+            HttpServletResponse response) {
+        if (form.save("account", () -> model.addAttribute("resetLink", site.address() + "/reset/" + accounts.makeReset(staff, person)))) {
             response.setHeader("Cache-Control", "no-store");
         }
         return pages.page(staff, model, form);

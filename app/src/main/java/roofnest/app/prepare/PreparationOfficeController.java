@@ -11,8 +11,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-import jakarta.servlet.http.HttpServletRequest;
-
+import roofnest.app.web.Site;
 import roofnest.app.web.Says;
 import roofnest.app.records.ResidentRepository;
 import roofnest.app.household.Frames;
@@ -25,12 +24,15 @@ import roofnest.core.promise.Stage;
 /** What the office sees of a household's preparation. */
 @Controller
 class PreparationOfficeController {
+    private final Site site;
     private final Frames frames;
     private final Preparations preparations;
     private final PreparationRepository repository;
     private final ResidentRepository residents;
 
-    PreparationOfficeController(Frames frames, Preparations preparations, PreparationRepository repository, ResidentRepository residents) {
+    PreparationOfficeController(Frames frames, Preparations preparations, PreparationRepository repository, ResidentRepository residents,
+            Site site) {
+        this.site = site;
         this.frames = frames;
         this.preparations = preparations;
         this.repository = repository;
@@ -43,10 +45,9 @@ class PreparationOfficeController {
     }
 
     @PostMapping("/households/{household}/ready/preparation")
-    String send(HouseholdRef ref, Form form, Model model, HttpServletRequest request, RedirectAttributes flash) {
+    String send(HouseholdRef ref, Form form, Model model, RedirectAttributes flash) {
         String to = form.email("to", "the household's e-mail address");
-        String site = request.getScheme() + "://" + request.getServerName() + ":" + request.getServerPort();
-        if (!form.save(() -> preparations.send(ref, to, site))) {
+        if (!form.save(() -> preparations.send(ref, to, site.address()))) {
             return page(ref, model, form);
         }
         flash.addFlashAttribute("notice", "The link is in the mailbox. One sent before opens nothing any more.");

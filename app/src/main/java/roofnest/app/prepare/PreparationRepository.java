@@ -69,7 +69,10 @@ class PreparationRepository implements PictureShelf {
 
     /** The household that a link opens now; empty when it was guessed, has run out or was called back. */
     Optional<Long> opens(byte[] tokenHash) {
-        return jdbc.sql("select household_id from preparation where token_hash = :hash and revoked_at is null and expires_at > :now")
+        return jdbc.sql("""
+            select p.household_id from preparation p join household h on h.id = p.household_id
+            where p.token_hash = :hash and p.revoked_at is null and p.expires_at > :now and h.handed_over_at is null
+            """)
                 .param("hash", tokenHash).param("now", OffsetDateTime.now(clock)).query(Long.class).optional();
     }
 

@@ -2,8 +2,6 @@ package roofnest.app.prove;
 
 import java.io.IOException;
 
-import jakarta.servlet.http.HttpServletRequest;
-
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -15,6 +13,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
+import roofnest.app.web.Site;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
@@ -24,12 +23,14 @@ import roofnest.app.web.Says;
 /** What goes with the pack: stills of what the cameras show, and the link by which the household reads it. */
 @Controller
 class PackSideController {
+    private final Site site;
     private final ProvePages pages;
     private final Stills stills;
     private final StillRepository stillRows;
     private final PackLinks links;
 
-    PackSideController(ProvePages pages, Stills stills, StillRepository stillRows, PackLinks links) {
+    PackSideController(ProvePages pages, Stills stills, StillRepository stillRows, PackLinks links, Site site) {
+        this.site = site;
         this.pages = pages;
         this.stills = stills;
         this.stillRows = stillRows;
@@ -62,10 +63,10 @@ class PackSideController {
     @PostMapping("/households/{household}/prove/link")
     @PreAuthorize("hasAuthority('HAND_OVER')")
     @Says("The link is in the mailbox. One sent before opens nothing any more.")
-    String sendLink(HouseholdRef ref, Form form, Model model, HttpServletRequest request) {
+    String sendLink(HouseholdRef ref, Form form, Model model) {
         String to = form.email("linkTo", "the household's e-mail address");
-        String site = request.getScheme() + "://" + request.getServerName() + ":" + request.getServerPort();
-        return form.save("linkTo", () -> links.send(ref, to, site)) ? "redirect:" + ref.path() + "/prove" : pages.page(ref, model, form);
+        return form.save("linkTo", () -> links.send(ref, to, site.address())) ? "redirect:" + ref.path() + "/prove"
+                : pages.page(ref, model, form);
     }
 
     @PostMapping("/households/{household}/prove/link/end")

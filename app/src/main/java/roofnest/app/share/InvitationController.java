@@ -1,6 +1,7 @@
 package roofnest.app.share;
 
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,7 +25,9 @@ class InvitationController {
     }
 
     @GetMapping("/invitations/{token}")
-    String show(@PathVariable String token, Model model, HttpServletRequest request) {
+    String show(@PathVariable String token, Model model, HttpServletRequest request, HttpServletResponse response) {
+        // The address is the key: it must not travel on.
+        response.setHeader("Referrer-Policy", "no-referrer");
         invitations.find(token).orElseThrow(NoSuchPage::new);
         invitations.opened(token);
         return page(token, Form.empty(), model, request);

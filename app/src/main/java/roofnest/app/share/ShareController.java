@@ -10,8 +10,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-import jakarta.servlet.http.HttpServletRequest;
-
+import roofnest.app.web.Site;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.Changes;
@@ -26,6 +25,7 @@ import roofnest.core.promise.Stage;
 
 @Controller
 class ShareController {
+    private final Site site;
     private final Frames frames;
     private final Changes changes;
     private final Grants grants;
@@ -35,9 +35,9 @@ class ShareController {
     private final Knowing knowing;
     private final LedgerRepository ledger;
 
-    ShareController(
-            Frames frames, Changes changes, Grants grants, ResidentRepository residents,
-            Invitations invitations, MailRepository mail, Knowing knowing, LedgerRepository ledger) {
+    ShareController(Frames frames, Changes changes, Grants grants, ResidentRepository residents,
+            Invitations invitations, MailRepository mail, Knowing knowing, LedgerRepository ledger, Site site) {
+        this.site = site;
         this.knowing = knowing;
         this.ledger = ledger;
         this.frames = frames;
@@ -101,10 +101,9 @@ class ShareController {
     }
 
     @PostMapping("/households/{household}/share/{resident}/invite")
-    String invite(HouseholdRef ref, @PathVariable("resident") long residentId, HttpServletRequest request, RedirectAttributes flash) {
+    String invite(HouseholdRef ref, @PathVariable("resident") long residentId, RedirectAttributes flash) {
         ResidentRepository.Resident resident = residents.find(ref.id(), residentId).orElseThrow(NoSuchPage::new);
-        String site = request.getScheme() + "://" + request.getServerName() + ":" + request.getServerPort();
-        String said = changes.make(ref, Stage.SHARE, () -> invitations.send(ref, resident, site));
+        String said = changes.make(ref, Stage.SHARE, () -> invitations.send(ref, resident, site.address()));
         flash.addFlashAttribute("notice", said);
         return "redirect:" + ref.path() + "/share";
     }

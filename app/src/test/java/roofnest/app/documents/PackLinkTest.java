@@ -164,6 +164,15 @@ class PackLinkTest {
         assertThat(status("link/end")).as("there is none any more").isEqualTo(409);
     }
 
+    /** Whoever asks under a false name gets no link to it into anybody's mail. */
+    @Test
+    void a_link_begins_with_the_address_that_is_set_and_not_with_what_the_request_says() throws Exception {
+        sign();
+        mvc.perform(post(ref.path() + "/prove/link").param("linkTo", "ida@staithe.example").header("Host", "evil.example")
+                .header("X-Forwarded-Host", "evil.example").with(user(ref.staff())).with(csrf()));
+        assertThat(mail.of(ref.id()).get(0).link()).startsWith("http://127.0.0.1:").doesNotContain("evil");
+    }
+
     @Test
     void that_it_was_opened_is_said_only_once_it_was() throws Exception {
         sign();

@@ -328,7 +328,7 @@ class CorrectionsTest {
                 "AimController.tryPose", "DrawController.edit", "DrawController.undo", "DrawController.redo", "DrawController.lay",
                 "DrawController.scale", "DrawController.move", "SpotsController.better", "SpotsController.fewest",
                 "SpotsController.fewestMixed",
-                "FirstFirmController.make",
+                "FirstFirmController.make", "AccountController.makeReset", "AccountController.reset",
                 "HouseholdController.reach", "InvitationController.answer");
     }
 

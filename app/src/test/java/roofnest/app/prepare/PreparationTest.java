@@ -82,6 +82,15 @@ class PreparationTest {
         assertThat(act(post(link + "/tick").param("item", "nonsense"))).contains("no such thing on the list");
     }
 
+    /** Afterwards the house is prepared, and whoever finds the old mail gets no further with it. */
+    @Test
+    void a_link_ends_with_the_hand_over() throws Exception {
+        assertThat(status(get(link))).isEqualTo(200);
+        demo.jdbc().sql("update household set handed_over_at = now() where id = :id").param("id", house).update();
+        assertThat(status(get(link))).isEqualTo(404);
+        assertThat(status(post(link + "/wifi").param("name", "x").param("password", "long-enough").with(csrf()))).isEqualTo(404);
+    }
+
     @Test
     void the_link_shows_and_changes_this_household_alone() throws Exception {
         assertThat(page()).doesNotContain("Quiller", "Porch eye", "Sign out");

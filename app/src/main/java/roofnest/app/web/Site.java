@@ -1,0 +1,27 @@
+package roofnest.app.web;
+
+import java.net.URI;
+
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+
+/** Where this installation is reached: what links in mails begin with. It is set, and never taken from what a request says of itself. */
+@Component
+public class Site {
+    private final String address;
+
+    /** @throws IllegalArgumentException when what is set is no address of a site */
+    Site(@Value("${roofnest.address}") String address) {
+        URI uri = URI.create(address.strip());
+        if (uri.getHost() == null || !("http".equals(uri.getScheme()) || "https".equals(uri.getScheme())) || uri.getQuery() != null
+                || uri.getFragment() != null || uri.getUserInfo() != null) {
+            throw new IllegalArgumentException("ROOFNEST_ADDRESS is “" + address + "”; it has to be like https://nest.example.");
+        }
+        this.address = address.strip().replaceAll("/+$", "");
+    }
+
+    /** Without a slash at its end. */
+    public String address() {
+        return address;
+    }
+}
