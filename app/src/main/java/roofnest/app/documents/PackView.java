@@ -171,11 +171,11 @@ record PackView(
 
     private static String[] test(String title, Protocol kind, List<TrialRepository.Trial> trials, Predicate<TrialRepository.Trial> which,
             PackWords words) {
-        return row(title, trials.stream().filter(which).reduce((older, newer) -> newer).map(trial -> words.english()
-                ? (trial.passed() ? "passed. " : "failed. ") + trial.said()
-                        + (trial.timed() == null ? "" : " (" + trial.timed().words() + ")")
-                : words.say(trial.passed() ? "passed" : "failed", words.day(trial.decidedAt().toLocalDate()), trial.decidedBy()))
-                .orElseGet(() -> words.say(kind == Protocol.FROST ? "frost-later" : kind.later() ? "test-later" : "untried")));
+        return row(title, trials.stream().filter(which).reduce((older, newer) -> newer).map(trial -> words.say(
+                trial.passed() ? "passed" : "failed", words.day(trial.decidedAt().toLocalDate()), trial.decidedBy())
+                + (words.english() ? ". " + trial.said() + (trial.timed() == null ? "" : " (" + trial.timed().words() + ")") : ""))
+                .orElseGet(() -> words.say(
+                        kind == Protocol.FROST ? "frost-later" : kind.later() ? "test-later" : "untried")));
     }
 
     /**

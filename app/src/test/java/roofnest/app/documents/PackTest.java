@@ -40,7 +40,7 @@ class PackTest {
             String text = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
             assertThat(text).contains("Peverell · 11 Orchard Way", "Recognise a face at the front door, day and night", "proved by a test",
                     "Phone rings within 8 s", "Only the people agreed can look", "Lisbet Peverell", "When it goes offline", "Walk test",
-                    "Cameras are not life-safety alarms", "PO-50344-B");
+                    "Cameras are not life-safety alarms", "PO-50344-B", ", by Jory Penhale. The clock is right to 5 s.");
             assertThat(text).as("no password is in it").doesNotContain("Lamp-50344-oak", "eleven-russets");
             assertThat(document.getDocumentCatalog().getStructureTreeRoot()).isNotNull();
             assertThat(document.getDocumentCatalog().getDocumentOutline().children()).hasSizeGreaterThan(5);
