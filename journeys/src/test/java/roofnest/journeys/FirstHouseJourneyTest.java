@@ -2,6 +2,8 @@ package roofnest.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import java.util.List;
+import java.util.ArrayList;
 import java.time.LocalDate;
 
 import org.assertj.core.api.Assertions;
@@ -25,6 +27,9 @@ class FirstHouseJourneyTest {
     void from_nothing_to_the_hand_over_with_mistakes_put_right(Visit visit) {
         try (RunningApp app = RunningApp.empty()) {
             Page page = visit.at(app).open("/").page();
+            List<String> violations = new ArrayList<>();
+            AccessibilityTest.check(visit, violations);
+            Assertions.assertThat(violations).as("of the first page").isEmpty();
             fill(page, "firm", "Gull & Daughter");
             fill(page, "name", "Ede Gull");
             fill(page, "email", "ede@gull.example");

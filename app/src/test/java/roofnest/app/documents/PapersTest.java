@@ -58,10 +58,10 @@ class PapersTest {
         assertThat(faults(paper, PDFAFlavour.PDFA_2_A)).as("PDF/A-2a").isEmpty();
     }
 
-    /** Our fonts have the letters of every language that ships. */
+    /** Our fonts have the letters: those two have all that English has not, and the most of them. */
     @ParameterizedTest
-    @EnumSource(Language.class)
-    void the_pack_keeps_to_both_standards_in_every_language(Language language) throws Exception {
+    @EnumSource(names = {"POLISH", "FRENCH"})
+    void the_pack_keeps_to_both_standards_in_other_languages_too(Language language) throws Exception {
         long peverell = demo.household("Peverell");
         households.speak(peverell, language);
         try {
