@@ -126,8 +126,7 @@ public record FixedFigure(Part part, String words, double value, String unit, St
     private static List<FixedFigure> tolerances() {
         return List.of(
                 tolerance("Detail at a place", 100 * MakeOutRule.DENSITY_TOLERANCE_SHARE, "%"),
-                tolerance("Seconds to an alert", 100 * AlertWithinRule.ALERT_TOLERANCE_SHARE, "%"),
-                tolerance("Seconds to a picture from away", 100 * LiveAwayRule.LIVE_TOLERANCE_SHARE, "%"),
+                tolerance("Seconds to an alert, or to a picture from away", 100 * TimedAtProve.TOLERANCE_SHARE, "%"),
                 tolerance("Recorded before somebody reaches a place", RecordedBeforeRule.BEFORE_TOLERANCE_S, "s"),
                 tolerance("Clear of wall and soffit", ClearLensRule.CLEAR_TOLERANCE_M, "m"),
                 tolerance("Out of arm's reach", OutOfReachRule.REACH_TOLERANCE_M, "m"),

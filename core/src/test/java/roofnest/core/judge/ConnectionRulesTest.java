@@ -143,7 +143,7 @@ class ConnectionRulesTest {
         assertThat(alert.standing()).isEqualTo(Standing.UNTRIED);
         assertThat(alert.limit().value()).isEqualTo(8);
         assertThat(alert.limit().tolerance()).isEqualTo(1.2, within(1e-9));
-        assertThat(alert.reason()).isEqualTo("Timed at Prove, on the householder's own phone.");
+        assertThat(alert.reason()).isEqualTo("Timed at Prove, on each phone that is rung.");
     }
 
     @Test
