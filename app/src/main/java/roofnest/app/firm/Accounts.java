@@ -129,6 +129,10 @@ public class Accounts {
 
     /** Somebody else of the firm: an owner stays one for as long as they do not hand it on, so that a firm always has one. */
     private Staff other(Staff owner, long personId, String act) {
+        // Two owners at once: whoever was taken out of the role meanwhile takes nobody else out of it.
+        if (firms.person(owner.firmId(), owner.id()).filter(now -> now.role() == Role.OWNER && !now.blocked()).isEmpty()) {
+            throw new Conflict("You are no owner of the firm any more.");
+        }
         Staff person = firms.person(owner.firmId(), personId).orElseThrow(NoSuchPage::new);
         if (person.id() == owner.id()) {
             throw new BadInput("You cannot " + act + " yourself. Another owner can.");

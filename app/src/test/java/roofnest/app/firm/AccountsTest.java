@@ -207,6 +207,17 @@ class AccountsTest {
         });
     }
 
+    /** Two owners who take the role from each other: the first does, and the firm keeps one. */
+    @Test
+    void whoever_is_no_owner_any_more_takes_nobody_else_out() {
+        accounts.setRole(owner, person.id(), Role.OWNER);
+        Staff second = firms.person(person.id()).orElseThrow();
+        accounts.setRole(owner, second.id(), Role.OFFICE);
+        assertThatThrownBy(() -> accounts.setRole(second, owner.id(), Role.OFFICE)).isInstanceOf(Conflict.class);
+        assertThatThrownBy(() -> accounts.block(second, owner.id())).isInstanceOf(Conflict.class);
+        assertThat(firms.person(owner.id()).orElseThrow().role()).isEqualTo(Role.OWNER);
+    }
+
     @ParameterizedTest
     @CsvSource({"short, true", "password123, true", "qwertyuiop, true", "aaaaaaaaaaaaaaa, true", "ladderhall2026, true",
         "ladderhalltamsin, true", "roofnest2026!, true", "weir steps nine, false", "copper gull lantern, false", "Tz8#qpW!v2mL, false"})
