@@ -292,6 +292,24 @@ class SigningTest {
                 .update()).isInstanceOf(DataAccessException.class).hasMessageContaining("a signed pack is never changed");
     }
 
+    /** What can only be seen later goes to Care with its day, once, and only for a camera that is joined. */
+    @Test
+    void a_weeks_footage_and_the_first_frost_stand_in_the_log_with_their_days() {
+        changes.run(ref, Stage.PROVE, () -> promises.keepsDays(ref.id(), 14));
+        takeAllAsItIs("Known.", "Ida");
+        sign();
+        assertThat(words()).as("nothing hangs there yet").noneMatch(line -> line.contains("Gate eye"));
+        changes.run(ref, Stage.PROVE, () -> cameras.markJoined(ref.id(), camera));
+        takeAllAsItIs("Known.", "Ida");
+        sign();
+        sign();
+        assertThat(words()).containsOnlyOnce("The footage of a week is to be counted: Gate eye.",
+                "After the first frost these are to be looked at: Gate eye.");
+        assertThat(demo.jdbc().sql("""
+            select count(*) from log_entry where household_id = :id and words like '%Gate eye.' and next_on >= current_date
+            """).param("id", ref.id()).query(Long.class).single()).isEqualTo(2);
+    }
+
     @Test
     void the_draft_says_that_it_is_one() throws Exception {
         assertThat(read(ref.path() + "/prove/pack.pdf")).contains("draft, not signed", "A draft. Not signed.").doesNotContain("SHA-256");
