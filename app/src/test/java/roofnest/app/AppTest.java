@@ -17,5 +17,5 @@ import org.springframework.test.context.ContextConfiguration;
 @SpringBootTest(properties = "roofnest.demo=true")
 @AutoConfigureMockMvc(print = MockMvcPrint.NONE)
 @ContextConfiguration(initializers = TestDatabase.class)
-@Import(DemoPlaces.class)
+@Import({DemoPlaces.class, Routes.class})
 public @interface AppTest {}

@@ -1,14 +1,22 @@
 package roofnest.app;
 
+import java.nio.charset.StandardCharsets;
+import java.util.Base64;
 import java.util.Optional;
 
+import jakarta.servlet.http.Cookie;
+
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.session.Session;
+import org.springframework.session.SessionRepository;
 import org.springframework.stereotype.Component;
 
 import roofnest.app.firm.FirmRepository;
+import roofnest.app.firm.Fresh;
 import roofnest.app.firm.Staff;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.MailRepository;
 import roofnest.app.records.NetworkRepository;
 import roofnest.app.secrets.SecretStore;
 
@@ -21,7 +29,13 @@ public class DemoPlaces {
     private final SecretStore secrets;
     private final HouseholdRepository households;
 
-    DemoPlaces(JdbcClient jdbc, FirmRepository firms, NetworkRepository networks, SecretStore secrets, HouseholdRepository households) {
+    private final MailRepository mails;
+    private final SessionRepository<?> sessions;
+
+    DemoPlaces(JdbcClient jdbc, FirmRepository firms, NetworkRepository networks, SecretStore secrets, HouseholdRepository households,
+            MailRepository mails, SessionRepository<?> sessions) {
+        this.mails = mails;
+        this.sessions = sessions;
         this.households = households;
         this.jdbc = jdbc;
         this.networks = networks;
@@ -53,6 +67,27 @@ public class DemoPlaces {
     /** The Wi-Fi password that the rules judge by, of the network that cameras join. */
     public Optional<String> wifiPassword(long household) {
         return networks.find(household).flatMap(network -> secrets.wifiPasswordForRules(household, network.id()));
+    }
+
+    /** What the newest mail of a household links to. */
+    public String mailedLink(long household) {
+        return mails.of(household, true).get(0).link();
+    }
+
+    /** Of a session in which somebody has just proved who they are. */
+    public Cookie justProved() {
+        return justProved(sessions, 0);
+    }
+
+    public Cookie proved(long minutesAgo) {
+        return justProved(sessions, minutesAgo);
+    }
+
+    private static <S extends Session> Cookie justProved(SessionRepository<S> sessions, long minutesAgo) {
+        S session = sessions.createSession();
+        session.setAttribute(Fresh.PROVED_AT, System.currentTimeMillis() - minutesAgo * 60_000);
+        sessions.save(session);
+        return new Cookie("roofnest", Base64.getEncoder().encodeToString(session.getId().getBytes(StandardCharsets.UTF_8)));
     }
 
     /** Says that a household was changed, after a test wrote into its tables by hand. */

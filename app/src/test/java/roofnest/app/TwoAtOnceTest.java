@@ -216,8 +216,7 @@ class TwoAtOnceTest {
 
     private String link() throws Exception {
         status(post(path("/ready/preparation")).param("to", "wren@twice.example"), jory);
-        String stored = demo.jdbc().sql("select link from mail where household_id = :id order by id desc limit 1").param("id", house)
-                .query(String.class).single();
+        String stored = demo.mailedLink(house);
         return stored.substring(stored.indexOf("/prepare/"));
     }
 

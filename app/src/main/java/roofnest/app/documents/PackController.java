@@ -9,12 +9,13 @@ import java.util.Optional;
 
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 
+import roofnest.app.firm.Needs;
+import roofnest.app.firm.Role;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.HouseholdRepository;
@@ -79,7 +80,7 @@ class PackController {
 
     /** Opening the sheet is the logged act, so it is a POST and never cached. */
     @PostMapping("/households/{household}/prove/sealed-sheet")
-    @PreAuthorize("hasAuthority('REVEAL')")
+    @Needs(Role.Permission.REVEAL)
     ResponseEntity<byte[]> sealedSheet(HouseholdRef ref) {
         Frame frame = frames.frame(ref, Stage.PROVE);
         frame.household().requireSecretsOpen();

@@ -3,7 +3,6 @@ package roofnest.app.firm;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 
-import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -20,11 +19,13 @@ import roofnest.app.web.Site;
 class AccountController {
     private final Accounts accounts;
     private final PeoplePages pages;
+    private final KnownDevices devices;
     private final Site site;
 
-    AccountController(Accounts accounts, PeoplePages pages, Site site) {
+    AccountController(Accounts accounts, PeoplePages pages, KnownDevices devices, Site site) {
         this.accounts = accounts;
         this.pages = pages;
+        this.devices = devices;
         this.site = site;
     }
 
@@ -36,7 +37,7 @@ class AccountController {
     }
 
     @PostMapping("/people/{person}/role")
-    @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
+    @Needs(Role.Permission.MANAGE_PEOPLE)
     @Says("The role is set. It is felt at their next click.")
     String role(@AuthenticationPrincipal Staff staff, @PathVariable("person") long person, Form form, Model model) {
         Role role = form.choice("role", "a role", Role.class);
@@ -44,14 +45,14 @@ class AccountController {
     }
 
     @PostMapping("/people/{person}/block")
-    @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
+    @Needs(Role.Permission.MANAGE_PEOPLE)
     @Says("Blocked, and signed out everywhere.")
     String block(@AuthenticationPrincipal Staff staff, @PathVariable("person") long person, Form form, Model model) {
         return after(form.save("account", () -> accounts.block(staff, person)), staff, model, form);
     }
 
     @PostMapping("/people/{person}/unblock")
-    @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
+    @Needs(Role.Permission.MANAGE_PEOPLE)
     @Says("They can sign in again.")
     String unblock(@AuthenticationPrincipal Staff staff, @PathVariable("person") long person, Form form, Model model) {
         return after(form.save("account", () -> accounts.unblock(staff, person)), staff, model, form);
@@ -59,7 +60,7 @@ class AccountController {
 
     /** Shown once, in the answer itself: it is kept nowhere, so it cannot be shown again. */
     @PostMapping("/people/{person}/reset")
-    @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
+    @Needs(Role.Permission.MANAGE_PEOPLE)
     String makeReset(@AuthenticationPrincipal Staff staff, @PathVariable("person") long person, Form form, Model model,
             HttpServletResponse response) {
         if (form.save("account", () -> model.addAttribute("resetLink", site.address() + "/reset/" + accounts.makeReset(staff, person)))) {
@@ -74,8 +75,14 @@ class AccountController {
     }
 
     @PostMapping("/reset/{token}")
-    String reset(@PathVariable String token, Form form, Model model, HttpServletResponse response) {
-        return form.save(() -> accounts.reset(token, form)) ? "redirect:/sign-in?set" : resetPage(token, form, model, response);
+    String reset(@PathVariable String token, Form form, Model model, HttpServletRequest request, HttpServletResponse response) {
+        // Whoever has the link is let in by it, whatever others guessed meanwhile: their browser is known from here on.
+        return form.save(() -> {
+            Staff person = accounts.reset(token, form);
+            if (form.ok()) {
+                devices.remember(person, request, response);
+            }
+        }) ? "redirect:/sign-in?set" : resetPage(token, form, model, response);
     }
 
     private String resetPage(String token, Form form, Model model, HttpServletResponse response) {

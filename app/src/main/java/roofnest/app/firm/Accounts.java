@@ -26,18 +26,18 @@ public class Accounts {
     private final SignedInSessions<?> sessions;
     private final PasswordStrength strength;
     private final PasswordEncoder passwords;
-    private final LoginDelay delay;
+    private final KnownDevices devices;
     private final LinkTokens tokens;
 
     Accounts(FirmRepository firms, PasswordResets resets, SignedInSessions<?> sessions, PasswordStrength strength,
             PasswordEncoder passwords,
-            LoginDelay delay, LinkTokens tokens) {
+            KnownDevices devices, LinkTokens tokens) {
         this.firms = firms;
         this.resets = resets;
         this.sessions = sessions;
         this.strength = strength;
         this.passwords = passwords;
-        this.delay = delay;
+        this.devices = devices;
         this.tokens = tokens;
     }
 
@@ -77,22 +77,23 @@ public class Accounts {
         return resets.personOf(tokens.hash(token)).flatMap(firms::person).filter(person -> !person.blocked()).orElseThrow(NoSuchPage::new);
     }
 
-    /** Sets it, once; all sessions of the person end, and wrong tries before it are forgotten. */
+    /** Sets it, once; all sessions of the person end, and no device is known any more. @return who it is */
     @Transactional
-    public void reset(String token, Form form) {
+    public Staff reset(String token, Form form) {
         Staff person = ofReset(token);
         String wanted = form.raw("wanted");
         strength.fault(wanted, about(person)).ifPresent(fault -> form.fault("wanted", fault));
         if (!form.ok()) {
-            return;
+            return person;
         }
         if (!resets.use(tokens.hash(token))) {
             throw new Conflict("This link was used already.");
         }
         firms.setPassword(person.id(), passwords.encode(wanted));
-        delay.succeeded(person.email());
+        devices.forget(person.id());
         sessions.end(person.email(), null);
         LOG.info("password reset used person={}", person.id());
+        return person;
     }
 
     /** Out at once, in every session; what they did stays theirs. */
@@ -104,6 +105,7 @@ public class Accounts {
             throw new Conflict(person.name() + " is blocked already.");
         }
         resets.end(personId);
+        devices.forget(personId);
         sessions.end(person.email(), null);
         LOG.info("person blocked person={} by={}", personId, owner.id());
     }

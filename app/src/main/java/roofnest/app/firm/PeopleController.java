@@ -5,7 +5,6 @@ import java.io.IOException;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -41,7 +40,7 @@ class PeopleController {
     }
 
     @PostMapping("/people")
-    @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
+    @Needs(Role.Permission.MANAGE_PEOPLE)
     String hire(
             @AuthenticationPrincipal Staff staff, Form form, Model model, RedirectAttributes flash) {
         Role role = form.choice("role", "a role", Role.class);
@@ -59,7 +58,7 @@ class PeopleController {
     }
 
     @PostMapping("/people/firm")
-    @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
+    @Needs(Role.Permission.MANAGE_PEOPLE)
     @Says("The firm's details are kept. They stand on every paper and mail from now on.")
     String firm(@AuthenticationPrincipal Staff staff, Form form, Model model) {
         FirmDetails details = new FirmDetails(form.text("firmName", "the firm's name", 80), form.optionalText("firmAddress", 200),
@@ -70,7 +69,7 @@ class PeopleController {
 
     /** An empty file takes the mark off. */
     @PostMapping("/people/firm/mark")
-    @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
+    @Needs(Role.Permission.MANAGE_PEOPLE)
     @Says("The firm's mark is kept as it was drawn here.")
     String mark(@AuthenticationPrincipal Staff staff, @RequestParam(required = false) MultipartFile mark, Form form, Model model)
             throws IOException {

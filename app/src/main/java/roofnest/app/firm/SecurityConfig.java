@@ -1,29 +1,38 @@
 package roofnest.app.firm;
 
+import java.io.IOException;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.authentication.LockedException;
 import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.AuthenticationException;
+import org.springframework.security.core.annotation.AnnotationTemplateExpressionDefaults;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
 
+import roofnest.core.lang.Text;
+
 /** Everything is closed but signing in, the first page, invitations and preparations by their links, assets and the health check. */
 @Configuration
 @EnableMethodSecurity
 class SecurityConfig {
+    private static final int LONGEST_EMAIL = 254;
     private static final String CONTENT_SECURITY_POLICY = String.join("; ",
             "default-src 'none'", "script-src 'self'", "style-src 'self'", "img-src 'self' data:", "font-src 'self'",
             "connect-src 'self'", "form-action 'self'", "base-uri 'none'", "frame-ancestors 'none'", "manifest-src 'self'");
 
     @Bean
-    SecurityFilterChain security(HttpSecurity http) throws Exception {
+    SecurityFilterChain security(HttpSecurity http, KnownDevices devices, Fresh fresh) throws Exception {
         http.authorizeHttpRequests(requests -> requests
                 .requestMatchers("/sign-in", "/first-firm", "/invitations/*", "/prepare/**", "/pack/**", "/reset/*", "/vendor/**",
                         "/css/**", "/js/**",
@@ -35,17 +44,30 @@ class SecurityConfig {
                 .anyRequest().authenticated());
         http.addFilterBefore(new SignedOutAsks(), CsrfFilter.class);
         http.formLogin(form -> form
-                .loginPage("/sign-in").loginProcessingUrl("/sign-in").usernameParameter("email").defaultSuccessUrl("/", false)
-                .failureHandler((request, response, failure) -> {
-                    String email = request.getParameter("email") == null ? "" : request.getParameter("email");
-                    String why = failure instanceof LockedException ? "wait=" + failure.getMessage() : "wrong";
-                    response.sendRedirect("/sign-in?" + why + "&email=" + URLEncoder.encode(email, StandardCharsets.UTF_8));
-                }));
+                .loginPage("/sign-in").loginProcessingUrl("/sign-in").usernameParameter("email")
+                .authenticationDetailsSource(request -> new SignInDetails(request.getRemoteAddr(), devices.kept(request)))
+                .successHandler(new SignedIn(devices, fresh))
+                .failureHandler(SecurityConfig::refused));
         http.logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"));
         http.headers(headers -> headers
                 .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_SECURITY_POLICY))
                 .referrerPolicy(policy -> policy.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)));
         return http.build();
+    }
+
+    /** Back to the page, with the address typed again if it can be one. */
+    private static void refused(HttpServletRequest request, HttpServletResponse response, AuthenticationException failure)
+            throws IOException {
+        String typed = request.getParameter("email");
+        String email = typed == null || typed.length() > LONGEST_EMAIL || Text.hasControls(typed) ? "" : typed;
+        String why = failure instanceof LockedException ? "wait=" + failure.getMessage() : "wrong";
+        response.sendRedirect("/sign-in?" + why + "&email=" + URLEncoder.encode(email, StandardCharsets.UTF_8));
+    }
+
+    /** So that {@link Needs} can name its permission. */
+    @Bean
+    static AnnotationTemplateExpressionDefaults namedPermissions() {
+        return new AnnotationTemplateExpressionDefaults();
     }
 
     @Bean

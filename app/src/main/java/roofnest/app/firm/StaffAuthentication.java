@@ -13,43 +13,53 @@ import org.springframework.security.core.Authentication;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 
-/** Checks e-mail and password, with the growing delay and without telling which of the two was wrong. */
+import roofnest.core.lang.Text;
+
+/** Checks e-mail and password, within the limits of guessing and without telling which of the two was wrong. */
 @Component
 class StaffAuthentication implements AuthenticationProvider {
     private static final Logger LOG = LoggerFactory.getLogger(StaffAuthentication.class);
 
     private final FirmRepository firms;
-    private final LoginDelay delay;
+    private final SignInLimits limits;
+    private final KnownDevices devices;
     private final PasswordEncoder passwords;
     /** Checked against when nobody has the e-mail, so that both answers take as long. */
     private final String nobodysHash;
 
-    StaffAuthentication(FirmRepository firms, LoginDelay delay, PasswordEncoder passwords) {
+    StaffAuthentication(FirmRepository firms, SignInLimits limits, KnownDevices devices, PasswordEncoder passwords) {
         this.firms = firms;
-        this.delay = delay;
+        this.limits = limits;
+        this.devices = devices;
         this.passwords = passwords;
         this.nobodysHash = passwords.encode("nobody");
     }
 
     @Override
     public Authentication authenticate(Authentication attempt) {
-        String email = attempt.getName();
+        String email = FirmRepository.normal(attempt.getName());
         String password = String.valueOf(attempt.getCredentials());
-        Duration left = delay.left(email);
+        SignInDetails from = attempt.getDetails() instanceof SignInDetails details ? details : new SignInDetails("", null);
+        SignInLimits.Attempt counted = new SignInLimits.Attempt(from.address(), email,
+                devices.isOf(email, from.device()) ? from.device() : null);
+        Duration left = limits.begin(counted);
         if (!left.isZero()) {
             throw new LockedException(String.valueOf(left.toSeconds() + 1));
         }
-        Optional<Staff> found = firms.findByEmail(email);
+        Optional<Staff> found = Text.hasControls(email) ? Optional.empty() : firms.findByEmail(email);
         boolean right = passwords.matches(password, found.map(Staff::password).orElse(nobodysHash));
         // Whoever is blocked gets the same answer as whoever mistypes: that they were is told by the firm, not by this page.
         if (found.isEmpty() || !right || found.get().blocked()) {
-            delay.failed(email);
             LOG.info("log-in failed person={}", found.map(staff -> String.valueOf(staff.id())).orElse("unknown"));
             throw new BadCredentialsException("e-mail or password is wrong");
         }
-        delay.succeeded(email);
+        limits.right(counted);
         Staff staff = found.get().signedIn();
-        return UsernamePasswordAuthenticationToken.authenticated(staff, null, staff.getAuthorities());
+        UsernamePasswordAuthenticationToken signedIn = UsernamePasswordAuthenticationToken.authenticated(staff, null,
+                staff.getAuthorities());
+        // Kept with the session, so nothing of where the try came from.
+        signedIn.setDetails("");
+        return signedIn;
     }
 
     @Override

@@ -10,6 +10,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 
+import roofnest.app.wishes.Wishes;
 import roofnest.app.firm.Staff;
 import roofnest.app.particulars.Particulars;
 import roofnest.app.records.HouseholdRepository;
@@ -24,12 +25,15 @@ class FrontPageController {
     private final HouseholdRepository households;
     private final Fronts fronts;
     private final Particulars particulars;
+    private final Wishes wishes;
     private final Clock clock;
 
-    FrontPageController(HouseholdRepository households, Fronts fronts, Particulars particulars, Clock clock) {
+    FrontPageController(HouseholdRepository households, Fronts fronts, Particulars particulars, Wishes wishes,
+            Clock clock) {
         this.households = households;
         this.fronts = fronts;
         this.particulars = particulars;
+        this.wishes = wishes;
         this.clock = clock;
     }
 
@@ -54,6 +58,7 @@ class FrontPageController {
 
     private String page(Staff staff, Model model, Form asked, Form form) {
         model.addAttribute("form", form);
+        model.addAttribute("requests", wishes.waiting(staff));
         model.addAttribute("front", fronts.of(staff, asked));
         return "front";
     }

@@ -12,7 +12,6 @@ import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -23,6 +22,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
+import roofnest.app.firm.Needs;
+import roofnest.app.firm.Role;
 import roofnest.app.web.Says;
 import roofnest.app.firm.Staff;
 import roofnest.app.web.BadInput;
@@ -48,7 +49,7 @@ class ModelsController {
     }
 
     @PostMapping("/models")
-    @PreAuthorize("hasAuthority('REVEAL')")
+    @Needs(Role.Permission.MODELS)
     @Says("The model is kept and can be put on plans.")
     String add(
             @AuthenticationPrincipal Staff staff, @RequestParam(defaultValue = "") String document,
@@ -84,7 +85,7 @@ class ModelsController {
 
     /** @param from a model to start from */
     @GetMapping("/models/form")
-    @PreAuthorize("hasAuthority('REVEAL')")
+    @Needs(Role.Permission.MODELS)
     String form(@AuthenticationPrincipal Staff staff, @RequestParam(defaultValue = "") String from, Model model) {
         Map<String, String> values = new LinkedHashMap<>(
                 models.find(staff.firmId(), from).map(found -> ModelForm.values(models.document(found))).orElse(Map.of()));
@@ -92,7 +93,7 @@ class ModelsController {
     }
 
     @PostMapping("/models/form")
-    @PreAuthorize("hasAuthority('REVEAL')")
+    @Needs(Role.Permission.MODELS)
     String addByForm(@AuthenticationPrincipal Staff staff, Form form, Model model, RedirectAttributes flash) {
         AtomicReference<DeviceModel> added = new AtomicReference<>();
         List<DocumentFault> left = new ArrayList<>();
@@ -120,7 +121,7 @@ class ModelsController {
     }
 
     @PostMapping("/models/{key}/remove")
-    @PreAuthorize("hasAuthority('REVEAL')")
+    @Needs(Role.Permission.MODELS)
     @Says("The model is taken out.")
     String remove(@AuthenticationPrincipal Staff staff, @PathVariable String key) {
         models.remove(staff.firmId(), key);

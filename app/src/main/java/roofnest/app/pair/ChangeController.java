@@ -10,6 +10,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
+import roofnest.app.firm.Needs;
+import roofnest.app.firm.Role;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.models.Models;
@@ -64,6 +66,7 @@ class ChangeController {
     }
 
     @PostMapping("/households/{household}/pair/hubs/{hub}/remove")
+    @Needs(value = Role.Permission.TAKE_HUBS_OUT, act = "take a hub out")
     String removeHub(HouseholdRef ref, @PathVariable("hub") long hubId, Form form, Model model, RedirectAttributes flash) {
         HubRepository.Hub hub = hubs.get(ref.id(), hubId);
         String owner = form.text("owner", "who of the household said so", 80);

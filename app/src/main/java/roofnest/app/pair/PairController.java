@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -21,8 +20,6 @@ import roofnest.app.household.Frames;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HubRepository;
-import roofnest.app.records.NetworkRepository;
-import roofnest.app.secrets.SecretStore;
 import roofnest.core.catalogue.HubModel;
 import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.catalogue.PhoneKind;
@@ -36,16 +33,12 @@ class PairController {
     private final Runs runs;
     private final RunDesk desk;
     private final Sites sites;
-    private final NetworkRepository networks;
-    private final SecretStore secrets;
 
-    PairController(Frames frames, Runs runs, RunDesk desk, Sites sites, NetworkRepository networks, SecretStore secrets) {
+    PairController(Frames frames, Runs runs, RunDesk desk, Sites sites) {
         this.frames = frames;
         this.runs = runs;
         this.desk = desk;
         this.sites = sites;
-        this.networks = networks;
-        this.secrets = secrets;
     }
 
     /** A camera at Pair: its ways in, the best first, those that are ruled out here, and its open run. */
@@ -113,15 +106,6 @@ class PairController {
     @Says("The fault is set for this bench.")
     String fault(HouseholdRef ref, @PathVariable("run") long runId, @RequestParam String fault) {
         desk.setFault(runs.port(ref, runId), RunController.faultOf(fault));
-        return toRun(ref, runId);
-    }
-
-    @PostMapping("/households/{household}/pair/runs/{run}/reveal")
-    @PreAuthorize("hasAuthority('REVEAL')")
-    String reveal(HouseholdRef ref, @PathVariable("run") long runId, RedirectAttributes flash) {
-        frames.frame(ref, Stage.PAIR).household().requireSecretsOpen();
-        networks.find(ref.id()).flatMap(network -> secrets.revealWifiPassword(ref.id(), network.id(), ref.by(), "shown in a run"))
-                .ifPresent(password -> flash.addFlashAttribute("wifiPassword", password));
         return toRun(ref, runId);
     }
 

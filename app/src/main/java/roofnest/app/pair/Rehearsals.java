@@ -321,6 +321,11 @@ class Rehearsals {
         }
 
         @Override
+        public String reveal(Open open) {
+            throw new BadInput("Stand-ins know the password of their own network; nothing is shown here.");
+        }
+
+        @Override
         public Optional<String> addTo(Model model, Open open, Form form) {
             model.addAttribute("exercise", sheet.exercise());
             model.addAttribute("part", sheet.part() + 1);

@@ -7,6 +7,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
+import jakarta.servlet.http.HttpServletResponse;
+
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,6 +17,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
+import roofnest.app.firm.Needs;
+import roofnest.app.firm.Role;
 import roofnest.app.web.Says;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Conflict;
@@ -41,6 +45,15 @@ class RunController {
 
     @GetMapping
     String run(RunPort port, Model model) {
+        return page(port, Form.empty(), model);
+    }
+
+    /** In this one answer, and only where the step wants it: of this house, for the device that is being joined. */
+    @PostMapping("/reveal")
+    @Needs(Role.Permission.REVEAL)
+    String reveal(RunPort port, Model model, HttpServletResponse response) {
+        model.addAttribute("wifiPassword", port.reveal(port.open()));
+        response.setHeader("Cache-Control", "no-store");
         return page(port, Form.empty(), model);
     }
 

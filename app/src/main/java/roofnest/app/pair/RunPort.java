@@ -5,6 +5,7 @@ import java.util.Optional;
 
 import org.springframework.ui.Model;
 
+import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
 import roofnest.core.catalogue.Joinable;
 import roofnest.core.catalogue.PairingMethod;
@@ -47,6 +48,13 @@ interface RunPort {
     List<Joinable> beside(Open open);
 
     String suggestedName(Open open);
+
+    /**
+     * The Wi-Fi password that a step wants, shown by a logged act.
+     *
+     * @throws Conflict when the step does not want it, or the run is over
+     */
+    String reveal(Open open);
 
     /** Puts into the page what only this kind of run shows. @return the page; empty for the run's own */
     Optional<String> addTo(Model model, Open open, Form form);

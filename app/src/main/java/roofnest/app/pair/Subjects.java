@@ -11,7 +11,9 @@ import roofnest.app.records.CameraRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HubRepository;
 import roofnest.app.records.LedgerRepository;
+import roofnest.app.records.NetworkRepository;
 import roofnest.app.secrets.SecretStore;
+import roofnest.app.web.Conflict;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.catalogue.HubModel;
 import roofnest.core.access.Secret;
@@ -23,13 +25,16 @@ class Subjects {
     private final CameraRepository cameras;
     private final HubRepository hubs;
     private final SecretStore secrets;
+    private final NetworkRepository networks;
     private final LedgerRepository ledger;
     private final Models models;
 
-    Subjects(CameraRepository cameras, HubRepository hubs, SecretStore secrets, LedgerRepository ledger, Models models) {
+    Subjects(CameraRepository cameras, HubRepository hubs, SecretStore secrets, NetworkRepository networks,
+            LedgerRepository ledger, Models models) {
         this.cameras = cameras;
         this.hubs = hubs;
         this.secrets = secrets;
+        this.networks = networks;
         this.ledger = ledger;
         this.models = models;
     }
@@ -37,6 +42,15 @@ class Subjects {
     Subject of(HouseholdRef ref, Site site, RunRepository.Run run) {
         Subject real = real(ref, site, run);
         return run.bench() ? RehearsedSubject.of(real) : real;
+    }
+
+    /** The password of the network that a run joins its device to; the look is logged with the device's name. */
+    String revealNetwork(HouseholdRef ref, Open open) {
+        return networks.all(ref.id()).stream().filter(network -> network.name().equals(open.run().networkName())).findFirst()
+                .flatMap(network -> secrets.revealWifiPassword(ref.id(), network.id(), ref.by(),
+                        "shown in the run of " + open.deviceName() + " at " + open.step().title()))
+                .orElseThrow(() -> new Conflict("No password of " + open.run().networkName() + " is in the sealed store. Write it down at "
+                        + "Ready."));
     }
 
     private Subject real(HouseholdRef ref, Site site, RunRepository.Run run) {

@@ -1,7 +1,8 @@
 package roofnest.app.particulars;
 
-import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
+import roofnest.app.firm.Needs;
+import roofnest.app.firm.Role;
 import roofnest.app.web.Language;
 import roofnest.app.web.BadInput;
 import org.springframework.ui.Model;
@@ -111,7 +112,7 @@ class SheetController {
     }
 
     @PostMapping("/households/{household}/sheet/remove")
-    @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
+    @Needs(Role.Permission.MANAGE_PEOPLE)
     @Says("The household is removed with everything in it. What stays is that one was removed, when and by whom.")
     String remove(HouseholdRef ref, Form form, Model model) {
         return form.save("typedName", () -> particulars.remove(ref, form.raw("typedName"))) ? "redirect:/" : page(ref, form, model);

@@ -2,7 +2,6 @@ package roofnest.app.practice;
 
 import java.util.concurrent.atomic.AtomicInteger;
 
-import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -10,6 +9,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
+import roofnest.app.firm.Needs;
+import roofnest.app.firm.Role;
 import roofnest.app.firm.Staff;
 import roofnest.app.web.Form;
 import roofnest.core.catalogue.Practice;
@@ -29,7 +30,7 @@ class PracticeController {
     }
 
     @PostMapping("/people/figures")
-    @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
+    @Needs(Role.Permission.MANAGE_PEOPLE)
     String change(@AuthenticationPrincipal Staff staff, Form form, Model model, RedirectAttributes flash) {
         Practice practice = FiguresView.read(form);
         int version = form.version();

@@ -6,7 +6,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 
-import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
@@ -14,6 +13,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 
+import roofnest.app.firm.Needs;
+import roofnest.app.firm.Role;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.ready.Kits;
@@ -50,7 +51,7 @@ class PriceController {
 
     /** Prices are the firm's: they count for every job from now on. */
     @PostMapping("/households/{household}/ready/price/firm")
-    @PreAuthorize("hasAuthority('MANAGE_PEOPLE')")
+    @Needs(Role.Permission.MANAGE_PEOPLE)
     @Says("The prices are kept; they count for every job from now on.")
     String setPrices(HouseholdRef ref, Form form, Model model) {
         long firm = ref.staff().firmId();
@@ -95,42 +96,42 @@ class PriceController {
     }
 
     @PostMapping("/households/{household}/ready/price/quotations")
-    @PreAuthorize("hasAuthority('PRICE')")
+    @Needs(value = Role.Permission.PRICE, act = "issue a quotation")
     @Says("The quotation has its number and is kept as it stands. It was sent to nobody.")
     String quote(HouseholdRef ref, Form form, Model model) {
         return after(form.save("quotation", () -> pricing.quote(ref)), ref, model, form);
     }
 
     @PostMapping("/households/{household}/ready/price/quotations/answer")
-    @PreAuthorize("hasAuthority('PRICE')")
+    @Needs(value = Role.Permission.PRICE, act = "note the answer to a quotation")
     @Says("The answer is noted.")
     String answer(HouseholdRef ref, Form form, Model model) {
         return after(form.save("answer", () -> pricing.answer(ref, form)), ref, model, form);
     }
 
     @PostMapping("/households/{household}/ready/price/bills")
-    @PreAuthorize("hasAuthority('PRICE')")
+    @Needs(value = Role.Permission.PRICE, act = "issue a bill")
     @Says("The bill has its number and is kept as it stands. It was sent to nobody.")
     String bill(HouseholdRef ref, Form form, Model model) {
         return after(form.save("bill", () -> pricing.bill(ref)), ref, model, form);
     }
 
     @PostMapping("/households/{household}/ready/price/bills/{bill}/paid")
-    @PreAuthorize("hasAuthority('PRICE')")
+    @Needs(value = Role.Permission.PRICE, act = "note a bill as paid")
     @Says("Noted as paid.")
     String paid(HouseholdRef ref, @PathVariable("bill") long bill, Form form, Model model) {
         return after(form.save("paidOn", () -> pricing.paid(ref, bill, form)), ref, model, form);
     }
 
     @PostMapping("/households/{household}/ready/price/bills/{bill}/not-paid")
-    @PreAuthorize("hasAuthority('PRICE')")
+    @Needs(value = Role.Permission.PRICE, act = "note a bill as open again")
     @Says("It is open again.")
     String notPaid(HouseholdRef ref, @PathVariable("bill") long bill, Form form, Model model) {
         return after(form.save("bill", () -> pricing.notPaid(ref, bill)), ref, model, form);
     }
 
     @PostMapping("/households/{household}/ready/price/bills/{bill}/cancel")
-    @PreAuthorize("hasAuthority('PRICE')")
+    @Needs(value = Role.Permission.PRICE, act = "take a bill back")
     @Says("Another bill takes it back. Both stay in the books.")
     String cancel(HouseholdRef ref, @PathVariable("bill") long bill, Form form, Model model) {
         return after(form.save("bill", () -> pricing.cancel(ref, bill)), ref, model, form);

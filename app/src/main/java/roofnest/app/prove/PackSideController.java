@@ -4,7 +4,6 @@ import java.io.IOException;
 
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -13,6 +12,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
+import roofnest.app.firm.Needs;
+import roofnest.app.firm.Role;
 import roofnest.app.web.Site;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.Conflict;
@@ -61,7 +62,7 @@ class PackSideController {
     }
 
     @PostMapping("/households/{household}/prove/link")
-    @PreAuthorize("hasAuthority('HAND_OVER')")
+    @Needs(value = Role.Permission.HAND_OVER, act = "send the household the link to its pack")
     @Says("The link is in the mailbox. One sent before opens nothing any more.")
     String sendLink(HouseholdRef ref, Form form, Model model) {
         String to = form.email("linkTo", "the household's e-mail address");
@@ -70,7 +71,7 @@ class PackSideController {
     }
 
     @PostMapping("/households/{household}/prove/link/end")
-    @PreAuthorize("hasAuthority('HAND_OVER')")
+    @Needs(value = Role.Permission.HAND_OVER, act = "end the link to the pack")
     @Says("The link opens nothing any more.")
     String endLink(HouseholdRef ref) {
         if (!links.end(ref)) {

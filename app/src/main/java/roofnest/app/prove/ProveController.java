@@ -6,7 +6,6 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
 
-import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,6 +14,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
+import roofnest.app.firm.Needs;
+import roofnest.app.firm.Role;
 import roofnest.core.trial.Protocol;
 import roofnest.app.web.Says;
 import roofnest.app.household.Frame;
@@ -83,6 +84,7 @@ class ProveController {
     }
 
     @PostMapping("/households/{household}/prove/signature")
+    @Needs(Role.Permission.HAND_OVER)
     @Says("Signed. The pack is frozen as it stands; it can be read below.")
     String sign(HouseholdRef ref, Form form, Model model) {
         String name = form.text("signer", "the name of whoever signs", 80);
@@ -106,7 +108,7 @@ class ProveController {
     }
 
     @PostMapping("/households/{household}/prove/hand-over")
-    @PreAuthorize("hasAuthority('HAND_OVER')")
+    @Needs(value = Role.Permission.HAND_OVER, act = "hand the house over")
     String handOver(HouseholdRef ref, Form form, Model model, RedirectAttributes flash) {
         if (!form.save(() -> handOver.handOver(ref, form))) {
             return pages.page(ref, model, form);
@@ -117,7 +119,7 @@ class ProveController {
     }
 
     @PostMapping("/households/{household}/prove/reopen")
-    @PreAuthorize("hasAuthority('HAND_OVER')")
+    @Needs(value = Role.Permission.HAND_OVER, act = "open the case again")
     @Says("The case is open again. Why stands in the log.")
     String reopen(HouseholdRef ref, Form form, Model model) {
         String reason = form.text("reason", "why the case is opened again", 200);

@@ -7,6 +7,8 @@ import java.util.Set;
 
 import org.springframework.stereotype.Service;
 
+import roofnest.app.firm.NotForThisRole;
+import roofnest.app.firm.Role;
 import roofnest.app.household.Frame;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
@@ -60,6 +62,7 @@ public class Networks {
         }
         boolean another = plan.changes().contains(NetworkChange.CAMERA_NETWORK) || plan.changes().contains(NetworkChange.ACCESS_POINT);
         changes.run(ref, Stage.READY, () -> {
+            mayChangePassword(ref, another ? 0 : row.id(), plan.after().password());
             networks.save(ref.id(), another ? 0 : row.id(), plan.after(), another ? 0 : row.version(), ref.by());
             if (plan.changes().contains(NetworkChange.PAIR_WITHOUT_5)) {
                 networks.all(ref.id()).stream().filter(each -> each.name().equals(plan.after().name())).findFirst()
@@ -73,11 +76,31 @@ public class Networks {
         return plan;
     }
 
+    /**
+     * Whoever may work may write a first password down; one that is written down is changed only by whoever may.
+     *
+     * @param password the new one; empty to take it out
+     * @throws NotForThisRole when another one is written down, and this person may not change it
+     */
+    void mayChangePassword(HouseholdRef ref, long network, String password) {
+        networks.all(ref.id()).stream().filter(row -> row.id() == network).findFirst().ifPresent(row -> {
+            String now = networks.withPassword(ref.id(), row).password();
+            if (!now.isEmpty() && !now.equals(password)) {
+                NotForThisRole.unless(ref.staff(), Role.Permission.CHANGE_SECRETS, password.isEmpty()
+                        ? "take out the network " + row.name() + " with its password" : "change the Wi-Fi password of " + row.name());
+            }
+        });
+    }
+
     /** The text of a {@code WIFI:} code becomes a network, or the new password of the one of that name. */
     HomeNetwork takeCode(HouseholdRef ref, String text) {
         HomeNetwork read
                 = WifiCode.read(text).orElseThrow(() -> new BadInput("This is not the code of a Wi-Fi; its text starts with WIFI:."));
-        changes.run(ref, Stage.READY, () -> networks.take(ref.id(), read, ref.by()));
+        changes.run(ref, Stage.READY, () -> {
+            networks.all(ref.id()).stream().filter(row -> row.name().equals(read.name()))
+                    .forEach(row -> mayChangePassword(ref, row.id(), read.password()));
+            networks.take(ref.id(), read, ref.by());
+        });
         return read;
     }
 

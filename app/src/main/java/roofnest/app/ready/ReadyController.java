@@ -4,7 +4,8 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
 
-import org.springframework.security.access.prepost.PreAuthorize;
+import jakarta.servlet.http.HttpServletResponse;
+
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,6 +15,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
+import roofnest.app.firm.Needs;
+import roofnest.app.firm.Role;
 import roofnest.app.web.BadInput;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
@@ -72,6 +75,7 @@ class ReadyController {
             if (networks.all(ref.id()).stream().anyMatch(row -> row.id() != id && row.name().equals(read.orElseThrow().name()))) {
                 form.fault("ssid", "The house has a network of this name already. Open that one to change it.");
             } else {
+                work.mayChangePassword(ref, id, read.orElseThrow().password());
                 networks.save(ref.id(), id, read.orElseThrow(), version, ref.by());
             }
         }));
@@ -88,7 +92,10 @@ class ReadyController {
     @PostMapping("/households/{household}/ready/networks/{network}/remove")
     @Says("The network is taken out, and its password has left the sealed store.")
     String remove(HouseholdRef ref, @PathVariable long network) {
-        changes.run(ref, Stage.READY, () -> networks.remove(ref.id(), network, ref.by()));
+        changes.run(ref, Stage.READY, () -> {
+            work.mayChangePassword(ref, network, "");
+            networks.remove(ref.id(), network, ref.by());
+        });
         return toSheet(ref);
     }
 
@@ -106,33 +113,41 @@ class ReadyController {
         HomeNetwork now = frame.facts().network().orElseThrow(NoSuchPage::new);
         SafeCredentials safe = ReadyView.suggestion(frame, now);
         NetworkRepository.NetworkRow row = networks.find(ref.id()).orElseThrow(NoSuchPage::new);
-        changes.run(ref, Stage.READY,
-                () -> networks.save(ref.id(), row.id(), now.withNameAndPassword(safe.name(), safe.password()), row.version(), ref.by()));
+        changes.run(ref, Stage.READY, () -> {
+            work.mayChangePassword(ref, row.id(), safe.password());
+            networks.save(ref.id(), row.id(), now.withNameAndPassword(safe.name(), safe.password()), row.version(), ref.by());
+        });
         flash.addFlashAttribute("notice", "Noted. Set the router to this name and password, then rejoin what is listed below.");
         return toSheet(ref);
     }
 
     @PostMapping("/households/{household}/ready/reveal")
-    @PreAuthorize("hasAuthority('REVEAL')")
-    String reveal(HouseholdRef ref, RedirectAttributes flash) {
+    @Needs(Role.Permission.REVEAL)
+    String reveal(HouseholdRef ref, Model model, HttpServletResponse response) {
         frames.frame(ref, Stage.READY).household().requireSecretsOpen();
         networks.find(ref.id()).flatMap(row -> secrets.revealWifiPassword(ref.id(), row.id(), ref.by(), "shown at Ready"))
-                .ifPresent(password -> flash.addFlashAttribute("wifiPassword", password));
-        return toSheet(ref);
+                .ifPresent(password -> model.addAttribute("wifiPassword", password));
+        return drawnOnce(ref, model, response);
     }
 
     /** Shows the code that phones read: it holds the password, so it is a look at it. */
     @PostMapping("/households/{household}/ready/code")
-    @PreAuthorize("hasAuthority('REVEAL')")
-    String code(HouseholdRef ref, RedirectAttributes flash) {
+    @Needs(Role.Permission.REVEAL)
+    String code(HouseholdRef ref, Model model, HttpServletResponse response) {
         frames.frame(ref, Stage.READY).household().requireSecretsOpen();
         NetworkRepository.NetworkRow row = networks.find(ref.id()).orElseThrow(NoSuchPage::new);
         if (!WifiCode.has(networks.withPassword(ref.id(), row))) {
             throw new BadInput("This network is joined by an enterprise log-in, and there is no code for that.");
         }
         secrets.revealWifiPassword(ref.id(), row.id(), ref.by(), "shown as a code").ifPresent(
-                password -> flash.addFlashAttribute("wifiCode", CodePicture.of(WifiCode.text(networks.withPassword(ref.id(), row)))));
-        return toSheet(ref);
+                password -> model.addAttribute("wifiCode", CodePicture.of(WifiCode.text(networks.withPassword(ref.id(), row)))));
+        return drawnOnce(ref, model, response);
+    }
+
+    /** What was revealed stands in this one answer and is kept nowhere. */
+    private String drawnOnce(HouseholdRef ref, Model model, HttpServletResponse response) {
+        response.setHeader("Cache-Control", "no-store");
+        return page(ref, model, Form.empty(), ReadyView.Asked.of(null, null));
     }
 
     @PostMapping("/households/{household}/ready/label")

@@ -98,7 +98,7 @@ public class NetworkRepository implements Archive {
                 .query((row, n) -> {
                     NetworkRow network = network(row, n);
                     byte[] sealed = row.getBytes("sealed");
-                    return of(network, sealed == null ? "" : secrets.openForRules(householdId, network.id(), sealed));
+                    return of(network, sealed == null ? "" : secrets.openForRules(householdId, network.id(), sealed).orElse(""));
                 })
                 .optional();
     }

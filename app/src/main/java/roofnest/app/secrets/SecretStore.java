@@ -1,5 +1,7 @@
 package roofnest.app.secrets;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.sql.Types;
 import java.time.Clock;
 import java.time.OffsetDateTime;
@@ -14,7 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The sealed store of a household. Rules that only compare read silently; whatever a person gets to see is logged. */
 @Repository
-public class SecretStore {
+public class SecretStore implements SealedRows {
     private static final Logger LOG = LoggerFactory.getLogger(SecretStore.class);
     /** The form of what a seal is bound to; seals of an older form are made anew as the application starts. */
     private static final int SEAL = 2;
@@ -58,7 +60,7 @@ public class SecretStore {
     }
 
     /** The same, of a sealed value that was read along with its network. */
-    public String openForRules(long householdId, long networkId, byte[] sealed) {
+    public Optional<String> openForRules(long householdId, long networkId, byte[] sealed) {
         return sealer.open(sealed, Which.wifi(householdId, networkId).belongsTo());
     }
 
@@ -180,25 +182,57 @@ public class SecretStore {
     /** Seals anew what was sealed to an older form of what it belongs to. */
     @Transactional
     public void renewSeals() {
-        record Old(long id, Which which, byte[] sealed) {}
+        int renewed = sealAnew("seal < " + SEAL);
+        if (renewed > 0) {
+            LOG.info("{} sealed passwords were sealed anew", renewed);
+        }
+    }
+
+    @Override
+    public String what() {
+        return "passwords";
+    }
+
+    @Override
+    @Transactional
+    public int sealAnew() {
+        return sealAnew("true");
+    }
+
+    private int sealAnew(String which) {
+        record Old(long id, Which which, int seal, byte[] sealed) {}
         List<Old> old = jdbc
-                .sql("select id, household_id, kind, camera_id, network_id, hub_id, sealed from secret where seal < :seal for update")
-                .param("seal", SEAL)
+                .sql("select id, household_id, kind, camera_id, network_id, hub_id, seal, sealed from secret where " + which
+                        + " for update")
                 .query((row, n) -> new Old(row.getLong("id"),
-                        new Which(row.getLong("household_id"), Kind.valueOf(row.getString("kind")), row.getObject("camera_id", Long.class),
-                                row.getObject("network_id", Long.class), row.getObject("hub_id", Long.class)),
-                        row.getBytes("sealed")))
+                        which(row), row.getInt("seal"), row.getBytes("sealed")))
                 .list();
+        int anew = 0;
         for (Old each : old) {
-            jdbc.sql("update secret set sealed = :sealed, seal = :seal where id = :id")
-                    .param("sealed", sealer.seal(sealer.open(each.sealed(), each.which().belongedTo()), each.which().belongsTo()))
+            Optional<String> secret
+                    = sealer.open(each.sealed(), each.seal() < SEAL ? each.which().belongedTo() : each.which().belongsTo());
+            if (secret.isEmpty()) {
+                continue;
+            }
+            anew += jdbc.sql("update secret set sealed = :sealed, seal = :seal where id = :id")
+                    .param("sealed", sealer.seal(secret.get(), each.which().belongsTo()))
                     .param("seal", SEAL)
                     .param("id", each.id())
                     .update();
         }
-        if (!old.isEmpty()) {
-            LOG.info("{} sealed passwords were sealed anew", old.size());
-        }
+        return anew;
+    }
+
+    /** How many passwords the store holds that this key does not open; they ask to be typed again where they are wanted. */
+    public int closed() {
+        return (int) jdbc.sql("select id, household_id, kind, camera_id, network_id, hub_id, sealed from secret")
+                .query((row, n) -> sealer.open(row.getBytes("sealed"), which(row).belongsTo())).list().stream().filter(Optional::isEmpty)
+                .count();
+    }
+
+    private static Which which(ResultSet row) throws SQLException {
+        return new Which(row.getLong("household_id"), Kind.valueOf(row.getString("kind")), row.getObject("camera_id", Long.class),
+                row.getObject("network_id", Long.class), row.getObject("hub_id", Long.class));
     }
 
     private enum Kind { WIFI_PASSWORD, CAMERA_PASSWORD, INITIAL_PASSWORD, HUB_PASSWORD }
@@ -264,7 +298,7 @@ public class SecretStore {
                 .param("networkId", which.networkId(), Types.BIGINT)
                 .param("hubId", which.hubId(), Types.BIGINT)
                 .query(byte[].class).optional()
-                .map(sealed -> sealer.open(sealed, which.belongsTo()));
+                .flatMap(sealed -> sealer.open(sealed, which.belongsTo()));
     }
 
     private Optional<String> reveal(Which which, String what, String by, String why) {

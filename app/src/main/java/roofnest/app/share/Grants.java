@@ -6,6 +6,8 @@ import java.util.Optional;
 
 import org.springframework.stereotype.Service;
 
+import roofnest.app.firm.NotForThisRole;
+import roofnest.app.firm.Role;
 import roofnest.app.records.AccessRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
@@ -67,6 +69,11 @@ class Grants {
             if (form.has("was") && !form.raw("was").equals(now.map(Enum::name).orElse(""))) {
                 throw new Conflict("Somebody else set this meanwhile: " + resident.name() + " is "
                         + now.map(Access.Role::words).orElse("without access") + " on " + camera.name() + " now.");
+            }
+            if (role != now.orElse(null) && (role == Access.Role.OWNER || now.filter(Access.Role.OWNER::equals).isPresent())) {
+                NotForThisRole.unless(ref.staff(), Role.Permission.GIVE_OWNERSHIP, role == Access.Role.OWNER
+                        ? "make " + resident.name() + " an owner of " + camera.name()
+                        : "take the ownership of " + camera.name() + " from " + resident.name());
             }
             boolean told = camera.model().sharing() == Sharing.TOLD_SECRET;
             if (none) {

@@ -6,6 +6,8 @@ import java.util.TreeSet;
 
 import org.springframework.stereotype.Service;
 
+import roofnest.app.firm.NotForThisRole;
+import roofnest.app.firm.Role;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.Changes;
@@ -103,6 +105,9 @@ class Knowing {
             if (secret == null) {
                 form.fault("changed", "Choose what was changed.");
                 return;
+            }
+            if (secret.kind() == Secret.Kind.WIFI && store.wifiPasswordForRules(ref.id(), secret.id()).isPresent()) {
+                NotForThisRole.unless(ref.staff(), Role.Permission.CHANGE_SECRETS, "note that " + secret.name() + " was changed");
             }
             change(ref, secret.kind(), secret.id(), "it was changed");
         });

@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
+import roofnest.app.firm.Role;
 import roofnest.app.web.Site;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
@@ -111,7 +112,8 @@ class ShareController {
     @GetMapping("/households/{household}/share/mailbox")
     String mailbox(HouseholdRef ref, Model model) {
         frames.frame(ref, Stage.SHARE, model);
-        model.addAttribute("mails", mail.of(ref.id()));
+        model.addAttribute("mails", mail.of(ref.id(), ref.staff().may(Role.Permission.SEE_LINKS)));
+        model.addAttribute("mayOpen", ref.staff().may(Role.Permission.SEE_LINKS));
         return "mailbox";
     }
 

@@ -14,7 +14,6 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
-import org.springframework.security.access.AccessDeniedException;
 import org.springframework.web.ErrorResponse;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -27,7 +26,7 @@ import jakarta.servlet.http.HttpServletRequest;
  * shown; what was not foreseen is logged.
  */
 @ControllerAdvice
-class Problems {
+public class Problems {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
     private static final String QUICKER = "Somebody else was quicker";
 
@@ -93,12 +92,6 @@ class Problems {
         return answer(request, HttpStatus.UNPROCESSABLE_CONTENT, "That cannot be taken", e.getMessage() + " Nothing was changed.");
     }
 
-    @ExceptionHandler
-    Object notAllowed(AccessDeniedException e, HttpServletRequest request) {
-        return answer(request, HttpStatus.FORBIDDEN, "Your role does not allow this",
-                "Ask the owner or an installer of the firm to do it. Nothing was changed.");
-    }
-
     @ExceptionHandler({HttpMessageNotReadableException.class, TypeMismatchException.class})
     Object unreadable(Exception e, HttpServletRequest request) {
         return answer(request, HttpStatus.BAD_REQUEST, "That request cannot be read",
@@ -117,7 +110,8 @@ class Problems {
                         + "try it once more.");
     }
 
-    private static Object answer(HttpServletRequest request, HttpStatusCode status, String title, String detail) {
+    /** A page in plain words for a browser, a problem for a script. */
+    public static Object answer(HttpServletRequest request, HttpStatusCode status, String title, String detail) {
         if (forScript(request)) {
             return script(problem(request, status, title, detail));
         }

@@ -20,6 +20,16 @@ public class Site {
         this.address = address.strip().replaceAll("/+$", "");
     }
 
+    /** Whether browsers reach it by TLS alone. */
+    public boolean secure() {
+        return address.startsWith("https:");
+    }
+
+    /** Name of a cookie of this site's; by TLS one that no other host and no plain line can set. */
+    public String cookie(String what) {
+        return (secure() ? "__Host-" : "") + "roofnest" + (what.isEmpty() ? "" : "-" + what);
+    }
+
     /** Without a slash at its end. */
     public String address() {
         return address;

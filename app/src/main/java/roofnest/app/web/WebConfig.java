@@ -4,6 +4,7 @@ import java.util.List;
 
 import org.springframework.context.annotation.Configuration;
 import org.springframework.web.method.support.HandlerMethodArgumentResolver;
+import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
@@ -11,9 +12,11 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 @Configuration
 class WebConfig implements WebMvcConfigurer {
     private final List<HandlerMethodArgumentResolver> resolvers;
+    private final List<HandlerInterceptor> interceptors;
 
-    WebConfig(List<HandlerMethodArgumentResolver> resolvers) {
+    WebConfig(List<HandlerMethodArgumentResolver> resolvers, List<HandlerInterceptor> interceptors) {
         this.resolvers = resolvers;
+        this.interceptors = interceptors;
     }
 
     @Override
@@ -25,5 +28,6 @@ class WebConfig implements WebMvcConfigurer {
     public void addInterceptors(InterceptorRegistry registry) {
         registry.addInterceptor(new FormStatus());
         registry.addInterceptor(new Said());
+        interceptors.forEach(registry::addInterceptor);
     }
 }

@@ -143,7 +143,7 @@ class HouseholdLanguageTest {
         HouseholdRef brannock = demo.ref("Brannock", "tamsin");
         households.speak(brannock.id(), Language.FRENCH);
         preparations.send(brannock, "elsbeth@brannock.example", "http://x");
-        MailRepository.Mail sent = mail.of(brannock.id()).get(0);
+        MailRepository.Mail sent = mail.of(brannock.id(), true).get(0);
         assertThat(sent.subject()).startsWith("Avant notre venue");
         assertThat(sent.body()).startsWith("Bonjour,\n").contains("14 jours").doesNotContain("Good day");
         String path = sent.link().substring("http://x".length());

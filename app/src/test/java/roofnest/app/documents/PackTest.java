@@ -73,7 +73,7 @@ class PackTest {
         long before = demo.count("secret_reveal");
         var response = mvc
                 .perform(post("/households/" + demo.household("Osgood") + "/prove/sealed-sheet").with(user(demo.staff("jory")))
-                        .with(csrf()))
+                        .with(csrf()).cookie(demo.justProved()))
                 .andReturn().getResponse();
         assertThat(response.getHeader("Cache-Control")).contains("no-store");
         try (PDDocument document = Loader.loadPDF(response.getContentAsByteArray())) {

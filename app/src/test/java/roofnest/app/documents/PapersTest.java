@@ -81,7 +81,8 @@ class PapersTest {
     void the_sheets_that_are_printed_by_an_act_do_too() throws Exception {
         String base = "/households/" + demo.household("Quiller");
         byte[] sealed
-                = mvc.perform(post(base + "/prove/sealed-sheet").with(csrf()).with(user(demo.staff("jory")))).andReturn().getResponse()
+                = mvc.perform(post(base + "/prove/sealed-sheet").with(csrf()).with(user(demo.staff("jory")))
+                        .cookie(demo.justProved())).andReturn().getResponse()
                         .getContentAsByteArray();
         byte[] sign = mvc.perform(post(base + "/share/sign.pdf").with(csrf()).with(user(demo.staff("jory"))).param("contact", "Ida")
                 .param("sound", "no")).andReturn().getResponse().getContentAsByteArray();

@@ -170,7 +170,7 @@ class AheadTest {
         assertThat(as(demo.staff("jory"), MockMvcRequestBuilders.post("/people/firm"), Map.of("firmName", "M", "version", "0")).getStatus())
                 .isEqualTo(403);
         mail.send(house.id(), "a@b.example", "Hello", "Good day.", null);
-        assertThat(mail.of(house.id()).get(0).body()).isEqualTo(
+        assertThat(mail.of(house.id(), true).get(0).body()).isEqualTo(
                 "Good day.\n\nMarram Lane\n2 Marram Lane\n+00 555 77\nhello@marramlane.example\ntax number ML 77 120");
 
         MockMultipartFile picture = new MockMultipartFile("mark", png(900, 300));
@@ -203,11 +203,11 @@ class AheadTest {
 
     private String mailed() throws Exception {
         assertThat(send("/ready/preparation", Map.of("to", "house@ahead.example")).getStatus()).isEqualTo(302);
-        return mail.of(ref.id()).get(0).body();
+        return mail.of(ref.id(), true).get(0).body();
     }
 
     private String link() {
-        String link = mail.of(ref.id()).get(0).link();
+        String link = mail.of(ref.id(), true).get(0).link();
         return link.substring(link.indexOf("/prepare/"));
     }
 

@@ -219,8 +219,7 @@ class PreparationTest {
 
     private String sent() throws Exception {
         office(post(path("/ready/preparation")).param("to", "nessa@sash.example"));
-        String stored = demo.jdbc().sql("select link from mail where household_id = :id order by id desc limit 1").param("id", house)
-                .query(String.class).single();
+        String stored = demo.mailedLink(house);
         return stored.substring(stored.indexOf("/prepare/"));
     }
 

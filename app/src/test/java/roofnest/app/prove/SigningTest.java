@@ -181,7 +181,8 @@ class SigningTest {
         assertThat(secrets.revealWifiPassword(ref.id(), network.id(), ref.by(), "test")).isEmpty();
         for (String look : List.of("/ready/reveal", "/ready/code", "/prove/sealed-sheet")) {
             MockHttpServletResponse closed
-                    = mvc.perform(post(ref.path() + look).with(user(ref.staff())).with(csrf())).andReturn().getResponse();
+                    = mvc.perform(post(ref.path() + look).with(user(ref.staff())).with(csrf()).cookie(demo.justProved())).andReturn()
+                            .getResponse();
             assertThat(closed.getStatus()).as(look).isEqualTo(422);
             assertThat(closed.getContentAsString()).contains("shows no secret of it any more").doesNotContain("nine-herons-wade");
         }
@@ -191,7 +192,7 @@ class SigningTest {
         assertThat(handedOver()).isTrue();
         residents.add(ref.id(), "Ida Quiller", "ida@staithe.example", Access.Tie.LIVES_HERE, null);
         mvc.perform(post(again).param("reason", "Router was replaced.").with(user(ref.staff())).with(csrf()));
-        assertThat(mail.of(ref.id())).as("the household is told").first().satisfies(told -> {
+        assertThat(mail.of(ref.id(), true)).as("the household is told").first().satisfies(told -> {
             assertThat(told.to()).isEqualTo("ida@staithe.example");
             assertThat(told.body()).contains("Jory Penhale of Ladderhall has opened the case", "Router was replaced.");
             assertThat(told.link()).isNull();

@@ -119,7 +119,7 @@ class InvitationsTest {
     private String sent() {
         HouseholdRef ref = demo.ref("Quiller", "jory");
         invitations.send(ref, resident("Ida Quiller"), "http://here");
-        String link = mail.of(ref.id()).get(0).link();
+        String link = mail.of(ref.id(), true).get(0).link();
         return link.substring(link.lastIndexOf('/') + 1);
     }
 

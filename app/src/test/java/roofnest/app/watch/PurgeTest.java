@@ -29,9 +29,9 @@ class PurgeTest {
         attempt("today@ford.example", now.minusHours(23));
         attempt("waiting@ford.example", now.plusMinutes(5));
         purge.purge();
-        assertThat(demo.jdbc().sql("select email from login_attempt where email like '%@ford.example'").query(String.class).list())
+        assertThat(demo.jdbc().sql("select id from rate_limit where id like '%@ford.example'").query(String.class).list())
                 .containsExactlyInAnyOrder("today@ford.example", "waiting@ford.example");
-        demo.jdbc().sql("delete from login_attempt where email like '%@ford.example'").update();
+        demo.jdbc().sql("delete from rate_limit where id like '%@ford.example'").update();
     }
 
     /** The number on the page is the number in the answer's head, by which the log is searched; no two are the same. */
@@ -59,7 +59,7 @@ class PurgeTest {
     }
 
     private void attempt(String email, OffsetDateTime next) {
-        demo.jdbc().sql("insert into login_attempt (email, failures, next_try_at) values (:email, 1, :next)").param("email", email)
-                .param("next", next).update();
+        demo.jdbc().sql("insert into rate_limit (id, state, expires_at) values (:email, '', :next)").param("email", email)
+                .param("next", next.toInstant().toEpochMilli()).update();
     }
 }

@@ -1,0 +1,30 @@
+package roofnest.app.firm;
+
+import java.io.IOException;
+
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+
+import org.springframework.security.core.Authentication;
+import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
+
+/** The door has opened: the browser is known from here on, and the page that was asked for comes. */
+class SignedIn extends SavedRequestAwareAuthenticationSuccessHandler {
+    private final KnownDevices devices;
+    private final Fresh fresh;
+
+    SignedIn(KnownDevices devices, Fresh fresh) {
+        this.devices = devices;
+        this.fresh = fresh;
+        setDefaultTargetUrl("/");
+    }
+
+    @Override
+    public void onAuthenticationSuccess(HttpServletRequest request, HttpServletResponse response, Authentication who)
+            throws ServletException, IOException {
+        devices.remember((Staff) who.getPrincipal(), request, response);
+        fresh.proved(request.getSession());
+        super.onAuthenticationSuccess(request, response, who);
+    }
+}

@@ -1,0 +1,47 @@
+-- Wrong log-ins are counted by account, address and device, each in a bucket that fills again; the names of buckets are hashes.
+drop table login_attempt;
+create table rate_limit (
+  id         text primary key,
+  state      bytea,
+  expires_at bigint
+);
+create index rate_limit_expires on rate_limit (expires_at);
+
+-- Browsers in which somebody signed in before, by the hash of what each keeps.
+create table known_device (
+  id         bigint generated always as identity primary key,
+  person_id  bigint not null references person on delete cascade,
+  token_hash bytea not null unique,
+  since      timestamptz not null,
+  last_used  timestamptz not null
+);
+create index known_device_person on known_device (person_id, last_used);
+
+-- What somebody asked for who may not do it; what they typed is sealed, for it may be a password.
+create table wish (
+  id           bigint generated always as identity primary key,
+  household_id bigint not null references household on delete cascade,
+  asked_by     bigint not null references person on delete cascade,
+  asked_at     timestamptz not null,
+  act          text not null,
+  permission   text not null,
+  path         text not null,
+  fields       bytea not null,
+  settled_at   timestamptz,
+  settled_by   text,
+  granted      boolean,
+  check ((settled_at is null) = (settled_by is null) and (settled_at is null) = (granted is null))
+);
+create index wish_household on wish (household_id, id);
+create index wish_asked_by on wish (asked_by, id);
+create unique index wish_asked_once on wish (asked_by, path, act) where settled_at is null;
+
+-- What a mail's link opens is a secret: sealed. Links of older mails are sealed as the application starts, and then stand here no more.
+alter table mail add column link_sealed bytea;
+
+-- One known text, sealed by the key of this installation: by it a lost, swapped or foreign key is told at the start.
+create table seal_key (
+  id     int primary key check (id = 1),
+  sealed bytea not null,
+  since  timestamptz not null
+);
