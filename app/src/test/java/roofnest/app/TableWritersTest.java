@@ -88,11 +88,14 @@ class TableWritersTest {
     }
 
     private List<String> tables() {
-        return demo.jdbc().sql("""
-            select table_name
-            from information_schema.tables
-            where table_schema = 'public' and table_name not like 'spring_session%' and table_name <> 'flyway_schema_history'
-            """).query(String.class).list();
+        return demo.jdbc()
+                .sql("""
+                          select table_name
+                          from information_schema.tables
+                          where table_schema = 'public' and table_name not like 'spring_session%'
+                    and table_name not like 'user_%' and table_name <> 'flyway_schema_history'
+                          """)
+                .query(String.class).list();
     }
 
     private static Map<String, Set<String>> writers(List<String> tables) throws IOException {

@@ -63,6 +63,11 @@ public final class RunningApp implements AutoCloseable {
         return "http://127.0.0.1:" + port;
     }
 
+    /** The same site by a name, which is what passkeys are bound to. */
+    public String byName() {
+        return "http://localhost:" + port;
+    }
+
     /** Ends the process at once, as kill -9 does: nothing gets a chance to tidy up. */
     public void kill() {
         process.destroyForcibly();
@@ -80,6 +85,7 @@ public final class RunningApp implements AutoCloseable {
             builder.environment().put("ROOFNEST_DB_URL", "jdbc:postgresql://" + server() + "/" + database);
             builder.environment().put("ROOFNEST_DB_PASSWORD", password());
             builder.environment().put("ROOFNEST_PORT", String.valueOf(port));
+            builder.environment().put("ROOFNEST_ADDRESS", byName());
             builder.environment().put("ROOFNEST_DEMO", String.valueOf(demo));
             builder.environment().put("ROOFNEST_KEY_FILE", keyFile.toString());
             process = builder.start();

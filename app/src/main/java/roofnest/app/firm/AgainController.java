@@ -21,16 +21,18 @@ class AgainController {
     private final StaffAuthentication door;
     private final KnownDevices devices;
     private final Fresh fresh;
+    private final Passkeys passkeys;
 
-    AgainController(StaffAuthentication door, KnownDevices devices, Fresh fresh) {
+    AgainController(StaffAuthentication door, KnownDevices devices, Fresh fresh, Passkeys passkeys) {
         this.door = door;
         this.devices = devices;
         this.fresh = fresh;
+        this.passkeys = passkeys;
     }
 
     @GetMapping("/again")
-    String again(@RequestParam(defaultValue = "/") String back, Model model) {
-        return page(back, model, Form.empty());
+    String again(@AuthenticationPrincipal Staff staff, @RequestParam(defaultValue = "/") String back, Model model) {
+        return page(staff, back, model, Form.empty());
     }
 
     @PostMapping("/again")
@@ -50,14 +52,15 @@ class AgainController {
             }
         });
         if (!proved) {
-            return page(back, model, form);
+            return page(staff, back, model, form);
         }
         fresh.proved(request.getSession());
         return "redirect:" + Fresh.back(back);
     }
 
-    private static String page(String back, Model model, Form form) {
+    private String page(Staff staff, String back, Model model, Form form) {
         model.addAttribute("form", form);
+        model.addAttribute("passkeys", passkeys.possible() && !passkeys.of(staff).isEmpty());
         model.addAttribute("back", Fresh.back(back));
         return "again";
     }

@@ -36,7 +36,8 @@ public class Fresh implements HandlerInterceptor {
         session.setAttribute(PROVED_AT, clock.millis());
     }
 
-    private boolean isFresh(HttpSession session) {
+    /** Whether whoever has it proved a short while ago who they are. */
+    boolean isFresh(HttpSession session) {
         return session != null && session.getAttribute(PROVED_AT) instanceof Long at
                 && clock.millis() - at >= 0 && clock.millis() - at < GOOD_FOR.toMillis();
     }

@@ -1,5 +1,7 @@
 package roofnest.app.firm;
 
+import java.time.Clock;
+
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -9,9 +11,13 @@ import roofnest.app.web.Form;
 @Component
 class PeoplePages {
     private final FirmRepository firms;
+    private final Passkeys passkeys;
+    private final Clock clock;
 
-    PeoplePages(FirmRepository firms) {
+    PeoplePages(FirmRepository firms, Passkeys passkeys, Clock clock) {
         this.firms = firms;
+        this.passkeys = passkeys;
+        this.clock = clock;
     }
 
     String page(Staff staff, Model model, Form form) {
@@ -19,6 +25,9 @@ class PeoplePages {
         model.addAttribute("own", staff.id());
         model.addAttribute("details", firms.details(staff.firmId()));
         model.addAttribute("people", firms.peopleOf(staff.firmId()));
+        model.addAttribute("passkeys", passkeys.of(staff));
+        model.addAttribute("passkeysPossible", passkeys.possible());
+        model.addAttribute("zone", clock.getZone());
         model.addAttribute("roles", Staff.roles());
         return "people";
     }

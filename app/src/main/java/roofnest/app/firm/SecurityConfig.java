@@ -10,6 +10,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.authentication.LockedException;
+import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.AuthenticationException;
@@ -32,21 +33,26 @@ class SecurityConfig {
             "connect-src 'self'", "form-action 'self'", "base-uri 'none'", "frame-ancestors 'none'", "manifest-src 'self'");
 
     @Bean
-    SecurityFilterChain security(HttpSecurity http, KnownDevices devices, Fresh fresh) throws Exception {
+    SecurityFilterChain security(HttpSecurity http, KnownDevices devices, Fresh fresh, Passkeys passkeys) throws Exception {
         http.authorizeHttpRequests(requests -> requests
                 .requestMatchers("/sign-in", "/first-firm", "/invitations/*", "/prepare/**", "/pack/**", "/reset/*", "/vendor/**",
                         "/css/**", "/js/**",
                         "/icon*.svg",
                         "/error")
                 .permitAll()
+                .requestMatchers("/webauthn/authenticate/options", "/login/webauthn").permitAll()
+                .requestMatchers("/webauthn/register", "/webauthn/register/options")
+                .access((who, asked) -> new AuthorizationDecision(fresh.isFresh(asked.getRequest().getSession(false))))
                 .requestMatchers("/actuator/health").permitAll()
                 .requestMatchers("/actuator/**").hasAuthority(Role.Permission.MANAGE_PEOPLE.name())
                 .anyRequest().authenticated());
         http.addFilterBefore(new SignedOutAsks(), CsrfFilter.class);
+        SignedIn signedIn = new SignedIn(devices, fresh);
+        passkeys.into(http, signedIn);
         http.formLogin(form -> form
                 .loginPage("/sign-in").loginProcessingUrl("/sign-in").usernameParameter("email")
                 .authenticationDetailsSource(request -> new SignInDetails(request.getRemoteAddr(), devices.kept(request)))
-                .successHandler(new SignedIn(devices, fresh))
+                .successHandler(signedIn)
                 .failureHandler(SecurityConfig::refused));
         http.logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"));
         http.headers(headers -> headers

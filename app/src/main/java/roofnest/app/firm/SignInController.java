@@ -11,10 +11,12 @@ import roofnest.app.RoofNestProperties;
 class SignInController {
     private final FirmRepository firms;
     private final RoofNestProperties properties;
+    private final Passkeys passkeys;
 
-    SignInController(FirmRepository firms, RoofNestProperties properties) {
+    SignInController(FirmRepository firms, RoofNestProperties properties, Passkeys passkeys) {
         this.firms = firms;
         this.properties = properties;
+        this.passkeys = passkeys;
     }
 
     @GetMapping("/sign-in")
@@ -30,6 +32,7 @@ class SignInController {
         model.addAttribute("waitSeconds", wait);
         model.addAttribute("out", out != null);
         model.addAttribute("set", set != null);
+        model.addAttribute("passkeys", passkeys.possible());
         model.addAttribute("demo", properties.demo());
         return "sign-in";
     }

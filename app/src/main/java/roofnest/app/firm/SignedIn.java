@@ -20,11 +20,16 @@ class SignedIn extends SavedRequestAwareAuthenticationSuccessHandler {
         setDefaultTargetUrl("/");
     }
 
+    /** Whoever came in, by whichever way. */
+    void known(HttpServletRequest request, HttpServletResponse response, Authentication who) {
+        devices.remember((Staff) who.getPrincipal(), request, response);
+        fresh.proved(request.getSession());
+    }
+
     @Override
     public void onAuthenticationSuccess(HttpServletRequest request, HttpServletResponse response, Authentication who)
             throws ServletException, IOException {
-        devices.remember((Staff) who.getPrincipal(), request, response);
-        fresh.proved(request.getSession());
+        known(request, response, who);
         super.onAuthenticationSuccess(request, response, who);
     }
 }

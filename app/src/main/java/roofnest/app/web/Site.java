@@ -1,6 +1,7 @@
 package roofnest.app.web;
 
 import java.net.URI;
+import java.util.Optional;
 
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
@@ -23,6 +24,13 @@ public class Site {
     /** Whether browsers reach it by TLS alone. */
     public boolean secure() {
         return address.startsWith("https:");
+    }
+
+    /** The host that passkeys are bound to; none where the address is a number, or a name reached without TLS. */
+    public Optional<String> passkeyName() {
+        String host = URI.create(address).getHost();
+        boolean number = host.startsWith("[") || host.matches("[0-9.]+");
+        return number || !secure() && !host.equals("localhost") ? Optional.empty() : Optional.of(host);
     }
 
     /** Name of a cookie of this site's; by TLS one that no other host and no plain line can set. */
