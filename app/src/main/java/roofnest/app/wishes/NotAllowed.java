@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.context.request.ServletWebRequest;
 import org.springframework.web.method.HandlerMethod;
+import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.multipart.MultipartHttpServletRequest;
 
 import roofnest.app.firm.FirmRepository;
@@ -58,8 +59,14 @@ class NotAllowed {
             return Problems.answer(request, HttpStatus.FORBIDDEN, TITLE, "Ask " + who + " to do it. Nothing was changed.");
         }
         wishes.keep(household.get(), act, permission, request.getRequestURI(), fields);
-        return Problems.answer(request, HttpStatus.FORBIDDEN, TITLE, "You have asked for it: “" + act + "”, as you filled it in. "
-                + "It is kept under Requests; done it is once " + who + " grants it there. Nothing was changed yet.");
+        Object answer = Problems.answer(request, HttpStatus.FORBIDDEN, "You have asked for it",
+                TITLE + " by itself. That you ask to “" + act
+                        + "”, as you filled it in, is kept under Requests; it is done once " + who
+                        + " grants it there. Nothing was changed yet.");
+        if (answer instanceof ModelAndView page) {
+            page.addObject("next", Map.of("/requests", "To the requests", household.get().path(), "Back to the house"));
+        }
+        return answer;
     }
 
     private Optional<HouseholdRef> household(HttpServletRequest request) {
