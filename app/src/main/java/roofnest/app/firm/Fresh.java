@@ -26,6 +26,8 @@ public class Fresh implements HandlerInterceptor {
     /** When whoever has the session last proved who they are, in milliseconds since 1970. */
     public static final String PROVED_AT = "roofnest.proved-at";
 
+    private static final int LONGEST_PATH = 300;
+
     private final Clock clock;
 
     Fresh(Clock clock) {
@@ -70,6 +72,6 @@ public class Fresh implements HandlerInterceptor {
 
     /** A path on this site, or the first page: never another site's. */
     static String back(String path) {
-        return path != null && path.matches("/([A-Za-z0-9._~-][A-Za-z0-9._~/-]*)?") && path.length() <= 300 ? path : "/";
+        return path != null && path.length() <= LONGEST_PATH && path.matches("/([A-Za-z0-9._~-][A-Za-z0-9._~/-]*)?") ? path : "/";
     }
 }

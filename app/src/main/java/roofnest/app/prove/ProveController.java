@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
-import java.util.regex.Pattern;
+import com.google.re2j.Pattern;
 
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -29,6 +31,7 @@ import roofnest.core.scan.ScanText;
 /** What a scanner heard about the house. */
 @Controller
 class AirController {
+    private static final Logger LOG = LoggerFactory.getLogger(AirController.class);
     private static final int MOST_CHARACTERS = 1_000_000;
 
     private final Frames frames;
@@ -52,22 +55,34 @@ class AirController {
         model.addAttribute("sheet", "air");
         scans.of(ref.id()).ifPresent(printed -> {
             model.addAttribute("printed", printed);
-            Scan scan = read(ref, printed);
-            model.addAttribute("columns", scan.question().orElse(null));
+            Optional<Scan> scan = understood(ref, printed.text());
+            model.addAttribute("columns", scan.flatMap(Scan::question).orElse(null));
             model.addAttribute("roles", Columns.Role.values());
-            model.addAttribute("air", scan.question().isPresent() ? null : AirView.of(scan, networks.find(ref.id()), sixKnown));
+            // From nothing heard nothing follows, a quiet channel least of all.
+            model.addAttribute("air", scan.filter(each -> each.question().isEmpty() && !each.heard().isEmpty())
+                    .map(each -> AirView.of(each, networks.find(ref.id()), sixKnown)).orElse(null));
         });
         return "ready-air";
     }
 
-    private Scan read(HouseholdRef ref, AirScanRepository.Printed printed) {
-        return ScanText.read(printed.text(), shapes.of(ref.staff().firmId()));
+    /** A text of which not a single network can be read is kept beside no better one, and can be thrown away. */
+    private Optional<Scan> understood(HouseholdRef ref, String text) {
+        try {
+            return Optional.of(ScanText.read(text, shapes.of(ref.staff().firmId())));
+        } catch (RuntimeException unforeseen) {
+            LOG.error("a scan cannot be read household={}", ref.id(), unforeseen);
+            return Optional.empty();
+        }
+    }
+
+    private boolean says(HouseholdRef ref, String text) {
+        return understood(ref, text).filter(scan -> scan.question().isPresent() || !scan.heard().isEmpty()).isPresent();
     }
 
     @PostMapping("/households/{household}/ready/air/columns")
     @Says("The columns are kept; tables that look like this one are read so from now on.")
     String columns(HouseholdRef ref, Form form) {
-        Scan.Question asked = scans.of(ref.id()).flatMap(printed -> read(ref, printed).question())
+        Scan.Question asked = scans.of(ref.id()).flatMap(printed -> understood(ref, printed.text())).flatMap(Scan::question)
                 .orElseThrow(() -> new BadInput("Nothing is asked about this scan any more. Look at it again."));
         List<Columns.Role> roles = new ArrayList<>();
         for (int column = 0; column < asked.told().roles().size(); column++) {
@@ -96,7 +111,11 @@ class AirController {
             throw new BadInput(
                     "The scan has " + text.length() + " characters; at most " + MOST_CHARACTERS + " are taken. Scan one interface alone.");
         }
-        scans.keep(ref.id(), text.replace("\0", ""), ref.by());
+        String kept = text.replace("\0", "");
+        if (!says(ref, kept) && scans.of(ref.id()).filter(before -> says(ref, before.text())).isPresent()) {
+            throw new BadInput("No network could be read in this text. The scan that is kept here says more and stays.");
+        }
+        scans.keep(ref.id(), kept, ref.by());
         return toSheet(ref);
     }
 
@@ -110,7 +129,7 @@ class AirController {
     @PostMapping("/households/{household}/ready/air/take")
     @Says("Bands and security are written down as the scan heard them.")
     String take(HouseholdRef ref) {
-        Optional<Scan> scan = scans.of(ref.id()).map(printed -> read(ref, printed));
+        Optional<Scan> scan = scans.of(ref.id()).flatMap(printed -> understood(ref, printed.text()));
         work.takeAsHeard(ref, scan.orElseThrow(() -> new BadInput("There is no scan to take it from.")));
         return toSheet(ref);
     }

@@ -1,6 +1,5 @@
 package roofnest.app.survey;
 
-import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.Iterator;
@@ -14,6 +13,7 @@ import org.springframework.stereotype.Service;
 
 import roofnest.app.web.BadInput;
 import roofnest.app.web.NoSuchPage;
+import roofnest.app.web.PhotoFile;
 import roofnest.core.plan.PlanPoint;
 
 /** Lays photographed or scanned drawings under a plan and scales them by two points and the length between them. */
@@ -23,6 +23,8 @@ class Underlays {
     private static final int MOST_PIXELS_A_SIDE = 12_000;
     /** A new drawing is first shown this wide, metres, until it is scaled. */
     private static final double FIRST_WIDTH_M = 20;
+
+    private static final int ENOUGH_TO_KNOW_PX = 800;
 
     private final UnderlayRepository underlays;
 
@@ -51,9 +53,10 @@ class Underlays {
             if (!format.equals("png") && !format.equals("jpeg") || width > MOST_PIXELS_A_SIDE || height > MOST_PIXELS_A_SIDE) {
                 throw new BadInput("PNG and JPEG are taken, up to " + MOST_PIXELS_A_SIDE + " pixels a side.");
             }
-            BufferedImage image = reader.read(0);
+            // Opened coarsely: enough to know that it is whole, and its size is said in its head.
+            PhotoFile.open(bytes, ENOUGH_TO_KNOW_PX);
             underlays.lay(householdId, storeyId, new UnderlayRepository.Picture(bytes, "image/" + format),
-                    new UnderlayRepository.Underlay(image.getWidth(), image.getHeight(), FIRST_WIDTH_M / image.getWidth(), topLeft.xM(),
+                    new UnderlayRepository.Underlay(width, height, FIRST_WIDTH_M / width, topLeft.xM(),
                             topLeft.yM()));
         } catch (IOException e) {
             throw new BadInput("The picture is damaged and cannot be shown. Save it again and bring it in anew.");

@@ -24,6 +24,8 @@ public final class Form {
 
     private static final Pattern PHONE = Pattern.compile("\\+?[0-9 ()/-]{4,39}");
 
+    private static final int LONGEST_NUMBER = 40;
+
     private final RegionForms region;
     private final Map<String, String> values;
     private final Map<String, String> faults = new LinkedHashMap<>();
@@ -225,7 +227,7 @@ public final class Form {
     public double decimal(String field, String what, double min, double max, String unit) {
         String typed = raw(field).strip().replace(',', '.').replace('\u2212', '-');
         try {
-            double value = new BigDecimal(typed).doubleValue();
+            double value = typed.length() > LONGEST_NUMBER ? Double.NaN : new BigDecimal(typed).doubleValue();
             if (value >= min && value <= max) {
                 return value;
             }

@@ -63,7 +63,7 @@ public final class PhotoFile {
                 throw new BadInput("The picture has too many pixels. Send it smaller.");
             }
             ImageReadParam parameters = reader.getDefaultReadParam();
-            int step = (int) Math.max(1, Math.max(width, height) / (2L * longestSide));
+            int step = (int) Math.max(1, Math.max(width, height) / longestSide);
             parameters.setSourceSubsampling(step, step, 0, 0);
             return reader.read(0, parameters);
         } catch (IOException | IllegalArgumentException e) {

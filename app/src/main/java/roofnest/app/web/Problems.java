@@ -88,6 +88,12 @@ public class Problems {
     }
 
     @ExceptionHandler
+    Object handsFull(HandsFull e, HttpServletRequest request) {
+        return answer(request, HttpStatus.SERVICE_UNAVAILABLE, "Too many files at once",
+                "Others are sending pictures at this moment. Nothing was changed; try again in half a minute.");
+    }
+
+    @ExceptionHandler
     Object badInput(BadInput e, HttpServletRequest request) {
         return answer(request, HttpStatus.UNPROCESSABLE_CONTENT, "That cannot be taken", e.getMessage() + " Nothing was changed.");
     }

@@ -30,6 +30,9 @@ public final class RegionForms {
             .map(pattern -> lenientCase().appendPattern(pattern).toFormatter(Locale.ENGLISH).withResolverStyle(ResolverStyle.SMART))
             .toList();
 
+    /** No day and no time of day takes more characters. */
+    private static final int LONGEST = 60;
+
     private final List<DateTimeFormatter> days;
     private final String order;
 
@@ -70,6 +73,9 @@ public final class RegionForms {
 
     /** The day that was meant, if it is one: there is no 30 February. */
     public Optional<LocalDate> day(String typed) {
+        if (typed.length() > LONGEST) {
+            return Optional.empty();
+        }
         String bare = typed.strip();
         String spaced = bare.replaceAll("[,\\s\\h]+", " ").replaceAll("(?<=\\d)(st|nd|rd|th)\\b", "").strip();
         return first(days, spaced, LocalDate::from)
@@ -79,6 +85,9 @@ public final class RegionForms {
 
     /** The time of day that was meant, if it is one. */
     public Optional<LocalTime> time(String typed) {
+        if (typed.length() > LONGEST) {
+            return Optional.empty();
+        }
         String spaced = typed.strip().replaceAll("[\\s\\h]+", " ").replaceAll("(?i)\\b([ap])\\.?m\\.?$", "$1m").toUpperCase(Locale.ROOT);
         return first(TIMES, spaced, LocalTime::from);
     }

@@ -10,7 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
-import java.util.regex.Pattern;
+import com.google.re2j.Pattern;
 import java.util.stream.IntStream;
 
 import roofnest.core.scan.Columns.Role;
@@ -47,7 +47,7 @@ final class ColumnGuess {
                     "seguran", "beveil", "zabezp", "s\u00e4kerh", "sikker", "suojaus"));
     /** A width is no channel, whatever else its heading says. */
     private static final Pattern WIDTH
-            = Pattern.compile("(?iu).*(width|breite|largeur|ancho|larghezza|largura|breedte|szeroko|bredd|bredde|leveys).*");
+            = Pattern.compile("(?i).*(width|breite|largeur|ancho|larghezza|largura|breedte|szeroko|bredd|bredde|leveys).*");
 
     private final List<List<String>> rows;
     private final Role[] hints;

@@ -3,8 +3,8 @@ package roofnest.core.scan;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 
 import roofnest.core.catalogue.WifiSecurity;
 

@@ -3,7 +3,7 @@ package roofnest.core.scan;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.regex.Pattern;
+import com.google.re2j.Pattern;
 
 /**
  * {@code nmcli dev wifi}: a heading in capitals, columns parted by two spaces or more. They are not told apart by where

@@ -11,6 +11,7 @@ import java.util.function.Function;
 public final class ScanText {
     /** Longest text that is read, characters. */
     public static final int MOST_CHARACTERS = 4_000_000;
+    private static final int MOST_CHARACTERS_A_LINE = 2_000;
     /** Longer lines are shown cut off at this many characters. */
     static final int SHOWN_CHARACTERS = 200;
 
@@ -33,9 +34,11 @@ public final class ScanText {
             throw new IllegalArgumentException("a scan has at most " + MOST_CHARACTERS + " characters; this has " + text.length());
         }
         // A byte order mark is no part of the first line.
-        List<String> lines = (text.startsWith("\uFEFF") ? text.substring(1) : text).lines().toList();
+        List<String> printed = (text.startsWith("\uFEFF") ? text.substring(1) : text).lines().toList();
+        // No scanner prints longer lines; nobody has to look for anything in them, and they count as not understood.
+        List<String> lines = printed.stream().map(line -> line.length() > MOST_CHARACTERS_A_LINE ? "" : line).toList();
         ScanReader reader = READERS.stream().filter(each -> each.knows(lines)).findFirst().orElse(null);
-        Findings findings = new Findings(lines, remembered);
+        Findings findings = new Findings(printed, remembered);
         if (reader == null) {
             return findings.scan(Scan.Source.UNKNOWN);
         }

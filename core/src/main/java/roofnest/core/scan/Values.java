@@ -8,8 +8,8 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
@@ -22,8 +22,8 @@ final class Values {
             = Pattern.compile("(\\d{4}(?:[.,]\\d+)?|\\d[.,]\\d{2,4})(?: ?[MG]Hz)?", Pattern.CASE_INSENSITIVE);
     private static final Pattern BAND = Pattern.compile("(2[.,]4|5|6)(?: ?G(?:Hz)?)", Pattern.CASE_INSENSITIVE);
     private static final Pattern SECURITY
-            = Pattern.compile("(?iu)(\\[?(--|wpa[123]?|wep|802\\.1x|owe|sae|psk|eap|open|none|enterprise|personal|"
-                    + "tkip|ccmp|aes|ess|wps|offen|ouvert|abierta|aperta|aberta|\\u00f6ppen|otwarte|avoin)\\]?[ /+,_-]*)+");
+            = Pattern.compile("(?i)(\\[?(--|wpa[123]?|wep|802\\.1x|owe|sae|psk|eap|open|none|enterprise|personal|"
+                    + "tkip|ccmp|aes|ess|wps|offen|ouvert|abierta|aperta|aberta|\u00f6ppen|otwarte|avoin)\\]?[ /+,_-]*)+");
     /** How scanners say that a network asks for nothing. */
     private static final Set<String> OPEN_WORDS
             = Set.of("OPEN", "NONE", "[ESS]", "OFFEN", "OUVERT", "OUVERTE", "ABIERTA", "ABIERTO", "APERTA", "APERTO", "ABERTA",
