@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -38,12 +39,14 @@ public class Models {
     private final DeviceDocument documents = new DeviceDocument();
     private final JdbcClient jdbc;
     private final Clock clock;
+    private final ApplicationEventPublisher events;
     private final Cache<Document, DeviceModel> read;
 
-    Models(Catalogue shipped, JdbcClient jdbc, Clock clock, Metrics metrics) {
+    Models(Catalogue shipped, JdbcClient jdbc, Clock clock, ApplicationEventPublisher events, Metrics metrics) {
         this.shipped = shipped;
         this.jdbc = jdbc;
         this.clock = clock;
+        this.events = events;
         read = metrics.watched("models", Caffeine.newBuilder().maximumSize(KEPT).recordStats().build());
     }
 
@@ -115,6 +118,8 @@ public class Models {
         if (own(firmId).size() >= MOST && own(firmId).stream().noneMatch(own -> own.key().equals(model.key()))) {
             throw new BadInput("There are " + MOST + " models of your own already. Take one out first.");
         }
+        Optional<String> before = jdbc.sql("select document from firm_model where firm_id = :firm and model_key = :key")
+                .param("firm", firmId).param("key", model.key()).query(String.class).optional();
         jdbc.sql("""
             insert into firm_model (firm_id, model_key, document, added_by, added_at)
             values (:firm, :key, :document, :by, :now)
@@ -127,6 +132,9 @@ public class Models {
                 .param("by", by)
                 .param("now", OffsetDateTime.now(clock))
                 .update();
+        if (before.isPresent()) {
+            events.publishEvent(new ModelReplaced(firmId, "own-" + firmId + "-" + model.key()));
+        }
         return model;
     }
 

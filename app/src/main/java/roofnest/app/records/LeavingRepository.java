@@ -63,7 +63,8 @@ public class LeavingRepository {
     private static Leaving leaving(ResultSet row, int n) throws SQLException {
         Array cameras = row.getArray("camera_ids");
         return new Leaving(row.getLong("id"), row.getLong("resident_id"), row.getBoolean("on_stand_ins"), row.getBoolean("they_help"),
-                row.getBoolean("out_of_wifi"), Set.of((Long[]) cameras.getArray()), row.getObject("begun_at", OffsetDateTime.class),
+                row.getBoolean("out_of_wifi"), Set.copyOf(List.of((Long[]) cameras.getArray())),
+                row.getObject("begun_at", OffsetDateTime.class),
                 row.getString("begun_by"), row.getObject("over_at", OffsetDateTime.class));
     }
 
@@ -71,13 +72,15 @@ public class LeavingRepository {
     public long begin(long householdId, long residentId, boolean onStandIns, boolean theyHelp, boolean outOfWifi,
             Collection<Long> cameraIds,
             String by) {
-        return jdbc.sql("""
-            insert into leaving (household_id, resident_id, on_stand_ins, they_help, out_of_wifi, camera_ids, begun_at, begun_by)
-            values (:household, :resident, :standIns, :help, :wifi, :cameras, :now, :by)
-            on conflict (household_id, resident_id, on_stand_ins) where over_at is null
-            do update set camera_ids = (select array_agg(distinct each) from unnest(leaving.camera_ids || excluded.camera_ids) each)
-            returning id
-            """)
+        return jdbc
+                .sql("""
+                            insert into leaving (household_id, resident_id, on_stand_ins, they_help, out_of_wifi, camera_ids, begun_at, begun_by)
+                            values (:household, :resident, :standIns, :help, :wifi, :cameras, :now, :by)
+                            on conflict (household_id, resident_id, on_stand_ins) where over_at is null
+                    do update set camera_ids =
+                      (select coalesce(array_agg(distinct each), '{}') from unnest(leaving.camera_ids || excluded.camera_ids) each)
+                            returning id
+                            """)
                 .param("household", householdId)
                 .param("resident", residentId)
                 .param("standIns", onStandIns)

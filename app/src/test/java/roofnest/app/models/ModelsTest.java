@@ -67,6 +67,39 @@ class ModelsTest {
         assertThat(models.own(jory.firmId())).isEmpty();
     }
 
+    /** The stored standing of a house's promises follows, and so does a board that is open on it. */
+    @Test
+    void a_model_that_is_replaced_judges_every_house_that_has_it_anew() throws Exception {
+        Staff jory = demo.staff("jory");
+        String document = models.document(models.find(jory.firmId(), "dunmark-post").orElseThrow()).replace("dunmark-post", "post-mark-six")
+                .replace("\"Post\"", "\"Post mark six\"");
+        models.add(jory.firmId(), document, "Jory");
+        long quiller = demo.household("Quiller");
+        long camera = demo.camera("Quiller");
+        String before = demo.jdbc().sql("select model_key from camera where id = :id").param("id", camera).query(String.class).single();
+        String elsewhere = findings(demo.household("Tansley"));
+        demo.jdbc().sql("update camera set model_key = :key where id = :id").param("key", "own-" + jory.firmId() + "-post-mark-six")
+                .param("id", camera).update();
+        models.add(jory.firmId(), document, "Jory");
+        String wide = findings(quiller);
+        String pose = "/households/" + quiller + "/survey?camera=" + camera;
+        String board = page(jory, pose);
+        perform(jory, post("/models").param("document", document.replaceFirst("\"hfovDeg\" : [0-9.]+", "\"hfovDeg\" : 21")));
+        assertThat(findings(quiller)).as("judged by the narrow lens").isNotEqualTo(wide);
+        assertThat(page(jory, pose)).isNotEqualTo(board);
+        models.add(jory.firmId(), document, "Jory");
+        assertThat(findings(quiller)).isEqualTo(wide);
+        assertThat(findings(demo.household("Tansley"))).as("a house without it").isEqualTo(elsewhere);
+        demo.jdbc().sql("update camera set model_key = :key where id = :id").param("key", before).param("id", camera).update();
+        models.remove(jory.firmId(), "post-mark-six");
+        demo.touched(quiller);
+    }
+
+    private String findings(long household) {
+        return demo.jdbc().sql("select string_agg(f::text, '|' order by f::text) from finding f where household_id = :id")
+                .param("id", household).query(String.class).single();
+    }
+
     @Test
     void a_refused_document_comes_back_whole_with_every_fault() throws Exception {
         String bad = models.document(models.find(demo.staff("jory").firmId(), "oskarra-sill").orElseThrow())

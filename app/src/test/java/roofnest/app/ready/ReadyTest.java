@@ -206,6 +206,15 @@ class ReadyTest {
         assertThat(page("/ready/air")).contains("3 networks heard").doesNotContain("Which column");
         perform(post(path("/ready/air")).param("pasted", "ferry:6:40:WPA2\nreed:1:36:WPA2\nlock:11:44:--\n"));
         assertThat(page("/ready/air")).contains("ferry", "3 networks heard");
+        // What says nothing replaces nothing; alone it is kept, nothing follows from it, and it can be thrown away.
+        String nonsense = "Dear diary,\nit rained.\n" + "\"af:af,".repeat(9000);
+        assertThat(perform(post(path("/ready/air")).param("pasted", nonsense)).getContentAsString())
+                .contains("No network could be read in this text");
+        assertThat(page("/ready/air")).contains("ferry", "3 networks heard");
+        perform(post(path("/ready/air/remove")));
+        assertThat(perform(post(path("/ready/air")).param("pasted", nonsense)).getStatus()).isEqualTo(302);
+        assertThat(page("/ready/air")).contains("No network could be read in this text", "Throw it", "is not known")
+                .doesNotContain("networks heard", "quietest", "Lines not understood");
         demo.jdbc().sql("delete from scan_shape").update();
         perform(post(path("/ready/air/remove")));
         assertThat(page("/ready/air")).contains("Nobody has listened here yet");

@@ -5,9 +5,8 @@ import java.util.Set;
 
 import com.google.zxing.BarcodeFormat;
 import com.google.zxing.Result;
-import com.google.zxing.client.result.ParsedResult;
-import com.google.zxing.client.result.ResultParser;
 import com.google.zxing.client.result.WifiParsedResult;
+import com.google.zxing.client.result.WifiResultParser;
 
 import io.nayuki.qrcodegen.QrCode;
 
@@ -19,6 +18,9 @@ import roofnest.core.catalogue.WifiSecurity;
  * by another, so that neither only agrees with itself.
  */
 public final class WifiCode {
+    /** More does not fit into the largest QR code (ISO/IEC 18004). */
+    private static final int MOST_CHARACTERS = 4_296;
+
     private WifiCode() {}
 
     /** Whether a network is joined by a code: not one where everybody logs in by name. */
@@ -66,8 +68,12 @@ public final class WifiCode {
 
     /** Reads such a text; empty when it is none. The code does not say on which bands the network is: 2.4 GHz is taken. */
     public static Optional<HomeNetwork> read(String text) {
-        ParsedResult parsed = ResultParser.parseResult(new Result(text, null, null, BarcodeFormat.QR_CODE));
-        if (!(parsed instanceof WifiParsedResult wifi) || wifi.getSsid() == null || wifi.getSsid().isEmpty()) {
+        if (text.length() > MOST_CHARACTERS) {
+            return Optional.empty();
+        }
+        // Asked of the one reader that is meant: others look through the whole text for addresses, over and over.
+        WifiParsedResult wifi = new WifiResultParser().parse(new Result(text, null, null, BarcodeFormat.QR_CODE));
+        if (wifi == null || wifi.getSsid() == null || wifi.getSsid().isEmpty()) {
             return Optional.empty();
         }
         String password = wifi.getPassword() == null ? "" : wifi.getPassword();
