@@ -29,7 +29,11 @@ public class LeavingRepository {
 
     /** @param cameraIds at which a try has to fail */
     public record Leaving(long id, long residentId, boolean onStandIns, boolean theyHelp, boolean outOfWifi, Set<Long> cameraIds,
-            OffsetDateTime begunAt, String begunBy, OffsetDateTime overAt) {public Leaving{cameraIds=Set.copyOf(cameraIds);}}
+            OffsetDateTime begunAt, String begunBy, OffsetDateTime overAt) {
+        public Leaving {
+            cameraIds = Set.copyOf(cameraIds);
+        }
+    }
 
     /**
      * @param follows whether a change made it necessary; else it is a change itself
@@ -68,17 +72,13 @@ public class LeavingRepository {
     public long begin(long householdId, long residentId, boolean onStandIns, boolean theyHelp, boolean outOfWifi,
             Collection<Long> cameraIds,
             String by) {
-        return jdbc
-                .sql("""
-                jdbc.sql("""
-            insert into leaving
-              (household_id, resident_id, on_stand_ins, they_help, out_of_wifi, camera_ids, begun_at, begun_by)
+        return jdbc.sql("""
+            insert into leaving (household_id, resident_id, on_stand_ins, they_help, out_of_wifi, camera_ids, begun_at, begun_by)
             values (:household, :resident, :standIns, :help, :wifi, :cameras, :now, :by)
-    on conflict (household_id, resident_id, on_stand_ins) where over_at is null
-            do update set camera_ids = coalesce((select array_agg(distinct each)
-    from unnest(leaving.camera_ids || excluded.camera_ids) each), '{}')
+            on conflict (household_id, resident_id, on_stand_ins) where over_at is null
+            do update set camera_ids = array(select distinct each from unnest(leaving.camera_ids || excluded.camera_ids) each)
             returning id
-                            """)
+            """)
                 .param("household", householdId)
                 .param("resident", residentId)
                 .param("standIns", onStandIns)
