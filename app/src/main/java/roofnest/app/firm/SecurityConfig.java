@@ -9,10 +9,12 @@ import jakarta.servlet.http.HttpServletResponse;
 
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
 import org.springframework.security.authentication.LockedException;
 import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.annotation.AnnotationTemplateExpressionDefaults;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
@@ -32,13 +34,28 @@ class SecurityConfig {
             "default-src 'none'", "script-src 'self'", "style-src 'self'", "img-src 'self' data:", "font-src 'self'",
             "connect-src 'self'", "form-action 'self'", "base-uri 'none'", "frame-ancestors 'none'", "manifest-src 'self'");
 
+    /** Files that a page loads are everybody's: nobody is looked up for them, so they come while the database is away. */
+    @Bean
+    @Order(0)
+    SecurityFilterChain files(HttpSecurity http) throws Exception {
+        http.securityMatcher("/vendor/**", "/css/**", "/js/**", "/icon*.svg");
+        http.authorizeHttpRequests(requests -> requests.anyRequest().permitAll());
+        http.securityContext(AbstractHttpConfigurer::disable).requestCache(AbstractHttpConfigurer::disable)
+                .sessionManagement(AbstractHttpConfigurer::disable).csrf(AbstractHttpConfigurer::disable)
+                .logout(AbstractHttpConfigurer::disable);
+        return headers(http).build();
+    }
+
+    private static HttpSecurity headers(HttpSecurity http) throws Exception {
+        return http.headers(headers -> headers
+                .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_SECURITY_POLICY))
+                .referrerPolicy(policy -> policy.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)));
+    }
+
     @Bean
     SecurityFilterChain security(HttpSecurity http, KnownDevices devices, Fresh fresh, Passkeys passkeys) throws Exception {
         http.authorizeHttpRequests(requests -> requests
-                .requestMatchers("/sign-in", "/first-firm", "/invitations/*", "/prepare/**", "/pack/**", "/reset/*", "/vendor/**",
-                        "/css/**", "/js/**",
-                        "/icon*.svg",
-                        "/error")
+                .requestMatchers("/sign-in", "/first-firm", "/invitations/*", "/prepare/**", "/pack/**", "/reset/*", "/error")
                 .permitAll()
                 .requestMatchers("/webauthn/authenticate/options", "/login/webauthn").permitAll()
                 .requestMatchers("/webauthn/register", "/webauthn/register/options")
@@ -55,10 +72,7 @@ class SecurityConfig {
                 .successHandler(signedIn)
                 .failureHandler(SecurityConfig::refused));
         http.logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"));
-        http.headers(headers -> headers
-                .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_SECURITY_POLICY))
-                .referrerPolicy(policy -> policy.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)));
-        return http.build();
+        return headers(http).build();
     }
 
     /** Back to the page, with the address typed again if it can be one. */

@@ -1,5 +1,6 @@
 package roofnest.app.web;
 
+import java.io.IOException;
 import java.util.Map;
 import java.util.Optional;
 
@@ -20,6 +21,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.servlet.ModelAndView;
 
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 
 /**
  * Errors, mapped once: a page in plain words for a browser, an RFC 9457 problem for a script. Nothing of the inside is
@@ -28,6 +30,12 @@ import jakarta.servlet.http.HttpServletRequest;
 @ControllerAdvice
 public class Problems {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+    private final DatabaseAway away;
+
+    Problems(DatabaseAway away) {
+        this.away = away;
+    }
+
     private static final String QUICKER = "Somebody else was quicker";
 
     /** What the other person did, by the constraint that two at once ran into. */
@@ -105,7 +113,11 @@ public class Problems {
     }
 
     @ExceptionHandler
-    Object other(Exception e, HttpServletRequest request) {
+    Object other(Exception e, HttpServletRequest request, HttpServletResponse response) throws IOException {
+        if (DatabaseAway.isAway(e) || DatabaseAway.takesNothing(e)) {
+            away.answer(request, response, e);
+            return null;
+        }
         if (e instanceof ErrorResponse known && known.getStatusCode().is4xxClientError()) {
             return answer(request, known.getStatusCode(), "That request cannot be answered",
                     "Something in it is missing or too big. Nothing was changed. Go back and try again.");

@@ -1,0 +1,178 @@
+package roofnest.app.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.sql.SQLException;
+import java.util.List;
+
+import javax.sql.DataSource;
+
+import jakarta.servlet.http.Cookie;
+
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.boot.webmvc.test.autoconfigure.MockMvcPrint;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.annotation.Import;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.annotation.DirtiesContext;
+import org.springframework.test.context.ContextConfiguration;
+import org.springframework.test.context.support.TestPropertySourceUtils;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+
+import com.zaxxer.hikari.HikariDataSource;
+
+import roofnest.app.DemoPlaces;
+import roofnest.app.Routes;
+import roofnest.app.TestDatabase;
+import roofnest.app.firm.Staff;
+
+/** The line to the database is cut and mended, and the database stops taking anything: what is said, and that all goes on after. */
+@SpringBootTest(properties = "roofnest.demo=true")
+@AutoConfigureMockMvc(print = MockMvcPrint.NONE)
+@ContextConfiguration(initializers = DatabaseAwayTest.ByRelay.class)
+@Import({DemoPlaces.class, Routes.class})
+@DirtiesContext
+class DatabaseAwayTest {
+    /** One line for this test alone. */
+    static class ByRelay extends TestDatabase {
+        @Override
+        public void initialize(ConfigurableApplicationContext context) {
+            super.initialize(context);
+            try {
+                String server = System.getenv("ROOFNEST_TEST_DB");
+                Relay relay = new Relay(server);
+                context.getBeanFactory().registerSingleton("relay", relay);
+                String direct = context.getEnvironment().getProperty("spring.datasource.url");
+                TestPropertySourceUtils.addInlinedPropertiesToEnvironment(context,
+                        "spring.datasource.url=" + direct.replace(server, relay.address()));
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+    }
+
+    @Autowired private MockMvc mvc;
+    @Autowired private DemoPlaces demo;
+    @Autowired private Relay relay;
+    @Autowired private DataSource dataSource;
+
+    @AfterEach
+    void mended() {
+        mend();
+    }
+
+    /** The line is whole again; the pool looks for it every now and then, so a try or two may still be in vain. */
+    private void mend() {
+        relay.mend();
+        for (int tries = 0; tries < 10; tries++) {
+            try (var connection = dataSource.getConnection()) {
+                return;
+            } catch (SQLException stillAway) {
+                assertThat(tries).isLessThan(9);
+            }
+        }
+    }
+
+    private MockHttpServletResponse as(Staff staff, MockHttpServletRequestBuilder request) throws Exception {
+        return mvc.perform(request.accept("text/html").with(user(staff)).with(csrf())).andReturn().getResponse();
+    }
+
+    @Test
+    void a_page_says_that_the_database_is_away_asks_again_and_everything_goes_on_after() throws Exception {
+        Cookie session = mvc.perform(post("/sign-in").with(csrf()).param("email", "jory@ladderhall.example").param("password",
+                "weir steps nine")).andReturn().getResponse().getCookie("roofnest");
+        String page = "/households/" + demo.household("Quiller") + "/brief";
+        assertThat(mvc.perform(get(page).cookie(session)).andReturn().getResponse().getStatus()).isEqualTo(200);
+        assertThat(mvc.perform(get("/actuator/health")).andReturn().getResponse().getStatus()).isEqualTo(200);
+        relay.cut();
+        MockHttpServletResponse away = mvc.perform(get(page).cookie(session).accept("text/html")).andReturn().getResponse();
+        assertThat(away.getStatus()).isEqualTo(503);
+        assertThat(away.getHeader("Retry-After")).isEqualTo("5");
+        Document said = Jsoup.parse(away.getContentAsString());
+        assertThat(said.title()).startsWith("The database is away");
+        assertThat(said.select("meta[http-equiv=refresh]").attr("content")).isEqualTo("5");
+        assertThat(said.text()).contains("What was saved before is safe").doesNotContain("sent");
+        assertThat(said.select("[style], script")).isEmpty();
+        for (String style : said.select("link[rel=stylesheet]").eachAttr("href")) {
+            assertThat(mvc.perform(get(style).cookie(session)).andReturn().getResponse().getStatus()).as("needs no session: " + style)
+                    .isEqualTo(200);
+        }
+        assertThat(mvc.perform(get("/sign-in").accept("text/html")).andReturn().getResponse().getStatus()).isEqualTo(503);
+        assertThat(mvc.perform(get("/actuator/health")).andReturn().getResponse().getStatus()).as("health tells").isEqualTo(503);
+        MockHttpServletResponse script = mvc.perform(get(page).cookie(session).header("X-Requested-With", "XMLHttpRequest")
+                .accept("application/problem+json")).andReturn().getResponse();
+        assertThat(script.getStatus()).isEqualTo(503);
+        assertThat(script.getContentAsString()).contains("\"detail\":\"Roof Nest is here");
+        mend();
+        assertThat(mvc.perform(get(page).cookie(session)).andReturn().getResponse().getStatus()).as("still signed in").isEqualTo(200);
+        assertThat(mvc.perform(get("/actuator/health")).andReturn().getResponse().getStatus()).isEqualTo(200);
+    }
+
+    @Test
+    void what_was_typed_comes_back_to_be_sent_again_but_for_passwords() throws Exception {
+        Staff jory = demo.staff("jory");
+        String path = "/households/" + demo.household("Quiller") + "/brief/notes";
+        String version = demo.jdbc().sql("select version from household where name = 'Quiller'").query(String.class).single();
+        relay.cut();
+        MockHttpServletResponse away = as(jory, post(path).param("notes", "The \"side\" gate <sticks>.").param("version", version));
+        assertThat(away.getStatus()).isEqualTo(503);
+        Document said = Jsoup.parse(away.getContentAsString());
+        assertThat(said.select("form").attr("action")).isEqualTo(path);
+        assertThat(said.select("input[name=notes]").attr("value")).isEqualTo("The \"side\" gate <sticks>.");
+        assertThat(said.text()).contains("look first", "Send it again");
+        MockHttpServletResponse secret
+                = as(jory, post("/people/password").param("current", "weir steps nine").param("wanted", "seven geese")
+                        .param("note", "kept"));
+        assertThat(secret.getStatus()).isEqualTo(503);
+        assertThat(secret.getContentAsString()).contains("but for passwords and files").doesNotContain("seven geese", "weir steps");
+        mend();
+        MockHttpServletRequestBuilder again = post(path);
+        said.select("input").forEach(field -> again.param(field.attr("name"), field.attr("value")));
+        assertThat(as(jory, again).getStatus()).isEqualTo(302);
+        assertThat(demo.jdbc().sql("select notes from household where name = 'Quiller'").query(String.class).single())
+                .isEqualTo("The \"side\" gate <sticks>.");
+    }
+
+    /** As a full disk does it: every write is refused, and everything can be read. */
+    @Test
+    void reading_works_while_nothing_can_be_kept() throws Exception {
+        Cookie session = mvc.perform(post("/sign-in").with(csrf()).param("email", "jory@ladderhall.example").param("password",
+                "weir steps nine")).andReturn().getResponse().getCookie("roofnest");
+        String house = "/households/" + demo.household("Quiller");
+        takesNothing(true);
+        try {
+            for (String page : List.of("/", house + "/brief", house + "/survey", house + "/ready", house + "/pair", house + "/mount",
+                    house + "/tune", house + "/share", house + "/prove", house + "/care", "/people", "/models", "/round")) {
+                assertThat(mvc.perform(get(page).cookie(session)).andReturn().getResponse().getStatus()).as(page).isEqualTo(200);
+            }
+            MockHttpServletResponse refused = mvc.perform(post(house + "/brief/notes").cookie(session).with(csrf()).accept("text/html")
+                    .param("notes", "Two dogs.").param("version", "0")).andReturn().getResponse();
+            assertThat(refused.getStatus()).isEqualTo(503);
+            assertThat(refused.getContentAsString()).contains("Nothing can be kept at the moment", "disk is full", "Two dogs.");
+        } finally {
+            takesNothing(false);
+        }
+        assertThat(mvc.perform(get(house + "/brief").cookie(session)).andReturn().getResponse().getStatus()).isEqualTo(200);
+    }
+
+    private void takesNothing(boolean on) throws Exception {
+        try (var connection = dataSource.getConnection(); var statement = connection.createStatement()) {
+            statement.execute("set default_transaction_read_only = off");
+            statement.execute("alter database " + connection.getCatalog() + " set default_transaction_read_only = " + (on ? "on" : "off"));
+        }
+        dataSource.unwrap(HikariDataSource.class).getHikariPoolMXBean().softEvictConnections();
+    }
+}
