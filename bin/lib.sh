@@ -76,9 +76,10 @@ random_word() { LC_ALL=C tr -dc 'a-zA-Z0-9' < /dev/urandom | head -c 40 || true;
 
 # data_home NAME: a folder for this installation's data; beside the sources where the database's user can reach it.
 data_home() {
-  local home=$top/.data/$1
+  local root=${ROOFNEST_DATA:-$top/.data} home
+  home=$root/$1
   if [ "$(id -u)" -eq 0 ]; then
-    mkdir -p "$home" && chmod 711 "$top/.data" "$home"
+    mkdir -p "$home" && chmod 711 "$root" "$home"
     if ! runuser -u postgres -- test -x "$home"; then
       home=/var/lib/roofnest/$(printf '%s' "$top" | cksum | cut -d' ' -f1)-$1
       mkdir -p "$home" && chmod 711 "$home"

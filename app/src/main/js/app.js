@@ -2,6 +2,7 @@
 
 import { isTyping } from "./exchange.js";
 import { startFind } from "./find.js";
+import { startStill } from "./still.js";
 
 const A_YEAR_S = 31536000;
 
@@ -9,6 +10,8 @@ themeSwitch();
 stageKeys();
 reloading();
 startFind();
+startStill();
+sendKept();
 menu();
 keepPlace();
 underWay();
@@ -74,6 +77,11 @@ function underWay() {
       line.remove();
     }, { once: true });
   });
+}
+
+/** What was typed before the sign-in goes its way; the button is there for whoever has no scripts. */
+function sendKept() {
+  document.querySelector("form[data-send-kept]")?.requestSubmit();
 }
 
 /** On a phone the ways to the other pages stand behind one button. */

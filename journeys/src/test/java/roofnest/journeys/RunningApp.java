@@ -15,6 +15,7 @@ import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
@@ -68,6 +69,22 @@ public final class RunningApp implements AutoCloseable {
         return "http://localhost:" + port;
     }
 
+    /** How the application is told where its data is. */
+    public Map<String, String> settings() {
+        return Map.of("ROOFNEST_DB_URL", "jdbc:postgresql://" + server() + "/" + database, "ROOFNEST_DB_PASSWORD", password(),
+                "ROOFNEST_KEY_FILE", keyFile.toString());
+    }
+
+    /** Loses the database and the key, as a disk does. */
+    public void ruin() {
+        try (Connection connection = DriverManager.getConnection("jdbc:postgresql://" + server() + "/postgres", "roofnest", password())) {
+            connection.createStatement().execute("drop database " + database + " with (force)");
+            Files.delete(keyFile);
+        } catch (SQLException | IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
     /** Ends the process at once, as kill -9 does: nothing gets a chance to tidy up. */
     public void kill() {
         process.destroyForcibly();
@@ -82,12 +99,10 @@ public final class RunningApp implements AutoCloseable {
         try {
             ProcessBuilder builder
                     = new ProcessBuilder("java", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-jar", JAR).redirectErrorStream(true);
-            builder.environment().put("ROOFNEST_DB_URL", "jdbc:postgresql://" + server() + "/" + database);
-            builder.environment().put("ROOFNEST_DB_PASSWORD", password());
+            builder.environment().putAll(settings());
             builder.environment().put("ROOFNEST_PORT", String.valueOf(port));
             builder.environment().put("ROOFNEST_ADDRESS", byName());
             builder.environment().put("ROOFNEST_DEMO", String.valueOf(demo));
-            builder.environment().put("ROOFNEST_KEY_FILE", keyFile.toString());
             process = builder.start();
             CountDownLatch ready = new CountDownLatch(1);
             Thread reader = new Thread(() -> read(readyLine, ready), "output of the application");

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 
+import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 
@@ -55,6 +56,8 @@ class SecurityConfig {
     @Bean
     SecurityFilterChain security(HttpSecurity http, KnownDevices devices, Fresh fresh, Passkeys passkeys) throws Exception {
         http.authorizeHttpRequests(requests -> requests
+                // From inside alone: whoever was let in, or is to be shown the door, was decided before.
+                .dispatcherTypeMatchers(DispatcherType.FORWARD).permitAll()
                 .requestMatchers("/sign-in", "/first-firm", "/invitations/*", "/prepare/**", "/pack/**", "/reset/*", "/error")
                 .permitAll()
                 .requestMatchers("/webauthn/authenticate/options", "/login/webauthn").permitAll()
@@ -71,6 +74,7 @@ class SecurityConfig {
                 .authenticationDetailsSource(request -> new SignInDetails(request.getRemoteAddr(), devices.kept(request)))
                 .successHandler(signedIn)
                 .failureHandler(SecurityConfig::refused));
+        http.exceptionHandling(refusals -> refusals.accessDeniedHandler(new SignedOutForms()));
         http.logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"));
         return headers(http).build();
     }

@@ -30,6 +30,10 @@ class SignedIn extends SavedRequestAwareAuthenticationSuccessHandler {
     public void onAuthenticationSuccess(HttpServletRequest request, HttpServletResponse response, Authentication who)
             throws ServletException, IOException {
         known(request, response, who);
+        if (request.getParameter(KeptForm.ACTION) != null) {
+            request.getRequestDispatcher("/kept-form").forward(request, response);
+            return;
+        }
         super.onAuthenticationSuccess(request, response, who);
     }
 }
