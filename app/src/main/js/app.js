@@ -2,6 +2,7 @@
 
 import { isTyping } from "./exchange.js";
 import { startFind } from "./find.js";
+import { startOutbox } from "./outbox.js";
 import { startStill } from "./still.js";
 
 const A_YEAR_S = 31536000;
@@ -11,6 +12,7 @@ stageKeys();
 reloading();
 startFind();
 startStill();
+startOutbox();
 sendKept();
 menu();
 keepPlace();

@@ -8,6 +8,7 @@ import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.context.annotation.Bean;
 
+import roofnest.app.web.ActTime;
 import roofnest.core.catalogue.Catalogue;
 import roofnest.core.plan.PlanDocument;
 
@@ -20,8 +21,8 @@ public class RoofNestApplication {
     }
 
     @Bean
-    Clock clock() {
-        return Clock.systemDefaultZone();
+    ActTime clock() {
+        return new ActTime(Clock.systemDefaultZone());
     }
 
     @Bean

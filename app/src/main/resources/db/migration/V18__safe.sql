@@ -69,3 +69,14 @@ create table user_credentials (
   label                        varchar(1000) not null
 );
 create index user_credentials_entity on user_credentials (user_entity_user_id);
+
+-- Acts that were kept on a phone without a line and sent later: each is done once, however often it is sent.
+create table act (
+  id          uuid primary key,
+  person_id   bigint not null references person on delete cascade,
+  path        text not null,
+  acted_at    timestamptz not null,
+  received_at timestamptz not null
+);
+create index act_received on act (received_at);
+create index act_person on act (person_id);

@@ -47,6 +47,8 @@ class ArrowsTest {
 
     @ArchTest static final ArchRule drawing_uses = uses("drawing", "web");
 
+    @ArchTest static final ArchRule acts_use = uses("acts", "web", "firm", "watch");
+
     @ArchTest static final ArchRule licences_use = uses("licences", "web");
 
     @ArchTest static final ArchRule requests_use = uses("wishes", "web", "firm", "secrets", "records", "household");

@@ -46,7 +46,7 @@ class TableWritersTest {
                 Map.entry("screen_camera", "LedgerRepository"), Map.entry("leaving", "LeavingRepository"),
                 Map.entry("lesson", "LessonRepository"), Map.entry("leaving_step", "LeavingRepository"),
                 Map.entry("look", "LeavingRepository"),
-                Map.entry("wish", "Wishes"), Map.entry("seal_key", "Sealer"),
+                Map.entry("act", "ActsOnce"), Map.entry("wish", "Wishes"), Map.entry("seal_key", "Sealer"),
                 Map.entry("rate_limit", "SignInLimits"), Map.entry("known_device", "KnownDevices"), Map.entry("mail", "MailRepository"),
                 Map.entry("network", "NetworkRepository"),
                 Map.entry("other_thing", "OtherThingRepository"), Map.entry("person", "FirmRepository"),

@@ -18,7 +18,7 @@ import com.microsoft.playwright.Playwright;
 /** Starts browser and application once for all journeys and gives each test a fresh visit. */
 class JourneyExtension implements ParameterResolver, AfterTestExecutionCallback {
     private static final ExtensionContext.Namespace SPACE = ExtensionContext.Namespace.create(JourneyExtension.class);
-    private static final List<String> CHROMIUM_ARGUMENTS = List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
+    static final List<String> CHROMIUM_ARGUMENTS = List.of("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
             "--disable-background-networking", "--disable-component-update", "--disable-sync");
 
     private static final double ASSERTED_WITHIN_MS = 15_000;

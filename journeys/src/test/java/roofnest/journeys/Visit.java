@@ -1,14 +1,17 @@
 package roofnest.journeys;
 
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ReducedMotion;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 
 import roofnest.journeys.pages.HouseholdPages;
 
@@ -35,7 +38,9 @@ public final class Visit implements AutoCloseable {
             context.close();
         }
         context = browser.newContext(
-                new Browser.NewContextOptions().setHasTouch(true).setViewportSize(width, height).setReducedMotion(ReducedMotion.REDUCE));
+                new Browser.NewContextOptions().setHasTouch(true).setViewportSize(width, height).setReducedMotion(ReducedMotion.REDUCE)
+                        // Requests are watched and broken by the journeys themselves; work without a line has a journey of its own.
+                        .setServiceWorkers(ServiceWorkerPolicy.BLOCK));
         page = context.newPage();
         page.onConsoleMessage(message -> {
             if (message.type().equals("error")) {
@@ -84,6 +89,13 @@ public final class Visit implements AutoCloseable {
 
     public Page page() {
         return page;
+    }
+
+    /** A phone with a browser of its own, whose data outlives it. */
+    public BrowserContext phone(Path data) {
+        return browser.browserType().launchPersistentContext(data, new BrowserType.LaunchPersistentContextOptions()
+                .setExecutablePath(Path.of("/usr/bin/chromium")).setArgs(JourneyExtension.CHROMIUM_ARGUMENTS).setViewportSize(390, 844)
+                .setHasTouch(true));
     }
 
     public String site() {

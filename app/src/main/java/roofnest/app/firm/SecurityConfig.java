@@ -33,13 +33,14 @@ class SecurityConfig {
     private static final int LONGEST_EMAIL = 254;
     private static final String CONTENT_SECURITY_POLICY = String.join("; ",
             "default-src 'none'", "script-src 'self'", "style-src 'self'", "img-src 'self' data:", "font-src 'self'",
-            "connect-src 'self'", "form-action 'self'", "base-uri 'none'", "frame-ancestors 'none'", "manifest-src 'self'");
+            "connect-src 'self'", "form-action 'self'", "base-uri 'none'", "frame-ancestors 'none'", "manifest-src 'self'",
+            "worker-src 'self'");
 
     /** Files that a page loads are everybody's: nobody is looked up for them, so they come while the database is away. */
     @Bean
     @Order(0)
     SecurityFilterChain files(HttpSecurity http) throws Exception {
-        http.securityMatcher("/vendor/**", "/css/**", "/js/**", "/icon*.svg");
+        http.securityMatcher("/vendor/**", "/css/**", "/js/**", "/icon*.svg", "/sw.js");
         http.authorizeHttpRequests(requests -> requests.anyRequest().permitAll());
         http.securityContext(AbstractHttpConfigurer::disable).requestCache(AbstractHttpConfigurer::disable)
                 .sessionManagement(AbstractHttpConfigurer::disable).csrf(AbstractHttpConfigurer::disable)

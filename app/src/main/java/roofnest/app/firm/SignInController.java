@@ -1,7 +1,5 @@
 package roofnest.app.firm;
 
-import org.springframework.http.CacheControl;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -19,12 +17,6 @@ class SignInController {
         this.firms = firms;
         this.properties = properties;
         this.passkeys = passkeys;
-    }
-
-    /** For a page that wants to know whether its user is still signed in; whoever is not is told so with 401 before it comes here. */
-    @GetMapping("/alive")
-    ResponseEntity<Void> alive() {
-        return ResponseEntity.noContent().cacheControl(CacheControl.noStore()).build();
     }
 
     @GetMapping("/sign-in")

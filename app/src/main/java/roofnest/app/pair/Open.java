@@ -26,6 +26,13 @@ record Open(
         return state.step();
     }
 
+    /** The same run as if it stood at another step. */
+    Open at(Step step) {
+        return new Open(run, deviceName, device, camera, script,
+                new RunState(step, state.failures(), state.stepsDone(), state.since(), false),
+                events, bench, acts, speed);
+    }
+
     /** What its bench's clock shows. */
     long clockMs(OffsetDateTime now) {
         return acts.clockMs(now, speed);

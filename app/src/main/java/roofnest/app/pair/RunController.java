@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 import jakarta.servlet.http.HttpServletResponse;
@@ -14,7 +15,11 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.context.request.RequestContextHolder;
+import org.springframework.web.context.request.ServletRequestAttributes;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 import roofnest.app.firm.Needs;
@@ -23,6 +28,7 @@ import roofnest.app.web.Says;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
+import roofnest.app.web.NoSuchPage;
 import roofnest.core.catalogue.Cue;
 import roofnest.core.catalogue.PairingMethod;
 import roofnest.core.pairing.StateBelief;
@@ -108,18 +114,45 @@ class RunController {
         return taken(port, flash, () -> desk.skipAhead(port));
     }
 
-    /** Back to the run; when somebody else was quicker, with a word on what they did. */
+    /** A step as the run would stand at it: a phone takes these pages along for when there is no line. */
+    @GetMapping("/steps/{step}")
+    String ahead(RunPort port, @PathVariable String step, Model model) {
+        Open open = port.open();
+        Step there = open.script().steps().stream().filter(each -> each.id().equals(step)).findFirst().orElseThrow(NoSuchPage::new);
+        model.addAttribute("ahead", true);
+        return page(port, open.at(there), Form.empty(), model);
+    }
+
+    /** Where each answer leads, for a phone that goes on without a line. */
+    @GetMapping("/along")
+    @ResponseBody
+    Map<String, Map<String, String>> along(RunPort port) {
+        return port.open().script().ways();
+    }
+
+    /** Back to the run; when somebody else was quicker, with a word on what they did. What a phone kept is refused instead. */
     private static String taken(RunPort port, RedirectAttributes flash, Runnable act) {
         try {
             act.run();
         } catch (Conflict other) {
+            if (keptOnAPhone()) {
+                throw other;
+            }
             flash.addFlashAttribute("notice", other.getMessage());
         }
         return "redirect:" + port.path();
     }
 
+    private static boolean keptOnAPhone() {
+        return RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes now
+                && now.getRequest().getHeader("X-Acted-At") != null;
+    }
+
     private String page(RunPort port, Form form, Model model) {
-        Open open = port.open();
+        return page(port, port.open(), form, model);
+    }
+
+    private String page(RunPort port, Open open, Form form, Model model) {
         model.addAttribute("form", form);
         model.addAttribute("base", port.path());
         Optional<String> instead = port.addTo(model, open, form);

@@ -78,7 +78,8 @@ public class DatabaseAway extends OncePerRequestFilter {
 
     /** Files that pages load are everybody's. */
     private static boolean isFile(String path) {
-        return path.startsWith("/css/") || path.startsWith("/js/") || path.startsWith("/vendor/") || path.startsWith("/icon");
+        return path.startsWith("/css/") || path.startsWith("/js/") || path.startsWith("/vendor/") || path.startsWith("/icon")
+                || path.equals("/sw.js");
     }
 
     /** Whether the database could not be reached, or went away in the middle. */

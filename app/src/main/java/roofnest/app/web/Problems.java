@@ -81,6 +81,10 @@ public class Problems {
         String said = String.valueOf(e.getMostSpecificCause().getMessage());
         Optional<String> words
                 = AT_ONCE.entrySet().stream().filter(entry -> said.contains(entry.getKey())).map(Map.Entry::getValue).findFirst();
+        if (said.contains("act_pkey")) {
+            // The same act, sent twice at the same moment: the other one was carried out.
+            return ResponseEntity.noContent().header("X-Act-Known", "true").build();
+        }
         if (words.isEmpty()) {
             LOG.error("Unforeseen constraint at {} {}", request.getMethod(), request.getRequestURI(), e);
         }

@@ -259,7 +259,7 @@ class PricingTest {
             assertThat(refused.getStatus()).as(act).isEqualTo(403);
         }
         assertThat(mvc.perform(get(ref.path() + "/ready/price").with(user(demo.staff("wynn")))).andReturn().getResponse()
-                .getContentAsString()).contains("What the job costs").doesNotContain("Issue the quotation", "Our prices and terms");
+                .getContentAsString()).contains("What the job costs", "Your\n  role asks for this").doesNotContain("Our prices and terms");
     }
 
     private String text(String path) throws Exception {

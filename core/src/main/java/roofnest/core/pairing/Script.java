@@ -64,6 +64,24 @@ public final class Script {
         return List.copyOf(steps.values());
     }
 
+    /**
+     * Where each step leads: by the ids of its answers, {@code form} once what it asks is typed, {@code look-again} where something
+     * else is seen.
+     */
+    public Map<String, Map<String, String>> ways() {
+        Map<String, Map<String, String>> ways = new LinkedHashMap<>();
+        for (Step step : steps.values()) {
+            Map<String, String> from = new LinkedHashMap<>();
+            step.answers().forEach(answer -> from.put(answer.id(), answer.next()));
+            if (formNext.containsKey(step.id())) {
+                from.put("form", formNext.get(step.id()));
+            }
+            lookAgain.ifPresent(next -> from.put("look-again", next));
+            ways.put(step.id(), from);
+        }
+        return ways;
+    }
+
     Step afterForm(Step step) {
         return step(formNext.get(step.id()));
     }

@@ -1,0 +1,211 @@
+// Work without a line. Pages of the households that are worked at are kept as they were last read, files that they load as they are,
+// and what is sent without a line is kept with the time at which it was done and sent later, in order, each once. Passwords never.
+importScripts("/vendor/workbox/workbox-core.prod.js", "/vendor/workbox/workbox-routing.prod.js",
+  "/vendor/workbox/workbox-strategies.prod.js", "/vendor/workbox/workbox-background-sync.prod.js");
+
+const FILES = "roofnest-files";
+const PAGES = "roofnest-pages";
+const OWN = ["/no-line", "/outbox"];
+const LINE_WAIT_S = 8;
+/** Where something is sent that waits for a line: it shows or changes secrets, or counts only at once. */
+const AT_ONCE = new RegExp("/(reveal|code|sealed-sheet|network|label|take-suggestion|changes|invite|hand-over|reopen|link|try|pose|"
+  + "cell|zones|edits)(/|$)");
+const ON_SITE = new RegExp("^/households/\\d+/(pair|mount|prove|survey/readings|survey/cameras/\\d+/readings|care|ready|visit|day|"
+  + "brief/notes|tune)");
+
+const waiting = new workbox.backgroundSync.Queue("roofnest-waiting", { onSync: () => send(), maxRetentionTime: 7 * 24 * 60 });
+const refused = new workbox.backgroundSync.Queue("roofnest-refused", { onSync: async () => {}, maxRetentionTime: 30 * 24 * 60 });
+let sending = null;
+
+self.addEventListener("install", (event) => event.waitUntil(self.skipWaiting()));
+self.addEventListener("activate", (event) => event.waitUntil(self.clients.claim()));
+
+workbox.routing.registerRoute(({ url, sameOrigin }) => sameOrigin && /^\/(css|js|vendor)\/|^\/icon/.test(url.pathname),
+  new workbox.strategies.CacheFirst({ cacheName: FILES }));
+
+const pages = new workbox.strategies.NetworkFirst({
+  cacheName: PAGES, networkTimeoutSeconds: LINE_WAIT_S,
+  plugins: [{
+    cacheWillUpdate: async ({ request, response }) => (response.status === 200 && !response.redirected
+      && !/no-store/.test(response.headers.get("Cache-Control") ?? "") && isKept(new URL(request.url)) ? response : null),
+    handlerDidError: async () => await caches.match("/no-line") ?? Response.error(),
+  }],
+});
+
+function isKept(url) {
+  return url.pathname.startsWith("/households/") || url.pathname === "/" || OWN.includes(url.pathname);
+}
+
+workbox.routing.registerRoute(({ request, sameOrigin }) => sameOrigin && request.mode === "navigate" && request.method === "GET", pages);
+
+workbox.routing.registerRoute(({ request, url, sameOrigin }) => sameOrigin && request.mode === "navigate"
+  && url.pathname.startsWith("/households/"), ({ request }) => sendNow(request), "POST");
+
+/** By the line if there is one; the number goes with it, so that what was carried out before the line broke is not done again. */
+async function sendNow(request) {
+  const headers = { Accept: "text/html", "X-Act": crypto.randomUUID() };
+  if (request.headers.get("Content-Type")) {
+    headers["Content-Type"] = request.headers.get("Content-Type");
+  }
+  const body = await request.blob();
+  const again = () => new Request(request.url, {
+    method: "POST", headers, body, redirect: "manual", credentials: "same-origin", referrer: request.referrer,
+  });
+  const actedAt = new Date().toISOString();
+  const line = new AbortController();
+  const patience = setTimeout(() => line.abort(), 3 * LINE_WAIT_S * 1000);
+  try {
+    return await fetch(again(), { signal: line.signal });
+  } catch {
+    return keep(again(), actedAt, request.referrer);
+  } finally {
+    clearTimeout(patience);
+  }
+}
+
+async function keep(request, actedAt, referrer) {
+  const url = new URL(request.url);
+  const form = await request.clone().formData();
+  const secret = [...form].some(([name, value]) => /password/i.test(name) && value);
+  if (!ON_SITE.test(url.pathname) || AT_ONCE.test(url.pathname) || secret) {
+    return await caches.match("/no-line") ?? Response.error();
+  }
+  await waiting.pushRequest({ request, metadata: { actedAt, page: referrer, person: await person() } });
+  tell();
+  return Response.redirect(await next(url, form, referrer), 303);
+}
+
+/** In a run the step that the answer leads to, as it was taken along; else back to the page. */
+async function next(url, form, referrer) {
+  const run = url.pathname.match(/^(\/households\/\d+\/pair\/runs\/\d+)\/(answer|look-again|fill|still-waiting)$/);
+  const back = referrer || "/outbox";
+  if (!run || run[2] === "still-waiting") {
+    return back;
+  }
+  const ways = await (await caches.match(`${run[1]}/along`))?.json();
+  const step = ways?.[form.get("step")]?.[run[2] === "answer" ? form.get("answer") : run[2] === "fill" ? "form" : "look-again"];
+  const there = step && `${run[1]}/steps/${step}`;
+  return there && await caches.match(there) ? there : back;
+}
+
+async function person() {
+  const kept = await (await caches.match("/whose"))?.json();
+  return kept?.person ?? null;
+}
+
+/** Sends what is kept, the oldest first, until nothing is left or the line is gone again. One at a time, whoever asks. */
+function send() {
+  sending ??= sendAll().finally(() => {
+    sending = null;
+    tell();
+  });
+  return sending;
+}
+
+async function sendAll() {
+  for (let entry = await waiting.shiftRequest(); entry; entry = await waiting.shiftRequest()) {
+    let outcome;
+    try {
+      outcome = await sendOne(entry);
+    } catch {
+      outcome = { later: true };
+    }
+    if (outcome.later) {
+      await waiting.unshiftRequest(entry);
+      return;
+    }
+    if (outcome.said) {
+      await refused.pushRequest({ request: entry.request, metadata: { ...entry.metadata, said: outcome.said } });
+    }
+  }
+}
+
+async function sendOne({ request, metadata }) {
+  const alive = await fetch("/alive", { headers: { "X-Requested-With": "XMLHttpRequest" } });
+  if (!alive.ok) {
+    return { later: true };
+  }
+  const now = await alive.json();
+  if (metadata.person !== null && metadata.person !== now.person) {
+    return { later: true };
+  }
+  const form = await request.clone().formData();
+  form.set("_csrf", now.csrf);
+  const response = await fetch(request.url, {
+    method: "POST", body: form, redirect: "manual", credentials: "same-origin",
+    headers: { Accept: "text/html", "X-Act": request.headers.get("X-Act"), "X-Acted-At": metadata.actedAt },
+  });
+  if (response.type === "opaqueredirect" || response.ok) {
+    return {};
+  }
+  return response.status >= 500 || response.status === 401 || response.status === 429 ? { later: true }
+    : { said: await response.text() };
+}
+
+async function tell() {
+  const counts = { kind: "kept", waiting: (await waiting.getAll()).length, refused: (await refused.getAll()).length };
+  for (const client of await self.clients.matchAll({ includeUncontrolled: true })) {
+    client.postMessage(counts);
+  }
+}
+
+async function listed(queue) {
+  return Promise.all((await queue.getAll()).map(async ({ request, metadata }) => ({
+    path: new URL(request.url).pathname, page: metadata.page, actedAt: metadata.actedAt, said: metadata.said,
+    number: request.headers.get("X-Act"),
+    fields: [...await request.clone().formData()].filter(([name]) => name !== "_csrf" && name !== "version")
+      .map(([name, value]) => [name, typeof value === "string" ? value : value.name]),
+  })));
+}
+
+/** Throws one of the refused away, once somebody has seen both sides. */
+async function throwAway(number) {
+  for (const entry of await refused.getAll()) {
+    await refused.shiftRequest();
+    if (entry.request.headers.get("X-Act") !== number) {
+      await refused.pushRequest(entry);
+    }
+  }
+}
+
+async function takeAlong(addresses) {
+  const cache = await caches.open(PAGES);
+  try {
+    for (const address of addresses) {
+      const response = await fetch(address, { headers: { Accept: "text/html,application/json" } });
+      if (response.ok && !response.redirected) {
+        await cache.put(address, response);
+      }
+    }
+  } catch {
+    // The line is gone: what was taken along before stays.
+  }
+}
+
+self.addEventListener("message", (event) => event.waitUntil(heard(event.data, event.ports[0])));
+
+async function heard(said, port) {
+  if (said.kind === "whose") {
+    const before = await person();
+    const cache = await caches.open(PAGES);
+    if (before !== null && before !== said.person) {
+      await caches.delete(PAGES);
+    }
+    await (before === said.person ? cache : await caches.open(PAGES)).put("/whose", Response.json({ person: said.person }));
+    await takeAlong(OWN);
+    tell();
+  } else if (said.kind === "along") {
+    await takeAlong(said.addresses);
+  } else if (said.kind === "send") {
+    await send();
+  } else if (said.kind === "signed-out") {
+    await caches.delete(PAGES);
+  } else if (said.kind === "throw-away") {
+    await throwAway(said.number);
+    tell();
+  } else if (said.kind === "list") {
+    port.postMessage({ waiting: await listed(waiting), refused: await listed(refused) });
+    return;
+  }
+  port?.postMessage("done");
+}

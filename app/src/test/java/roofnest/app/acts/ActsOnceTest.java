@@ -1,0 +1,104 @@
+package roofnest.app.acts;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.stream.IntStream;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+
+import roofnest.app.AppTest;
+import roofnest.app.DemoPlaces;
+import roofnest.app.records.HouseholdRepository;
+
+/** What a phone kept is carried out once, however often and by however many lines it comes, and at the time at which it was done. */
+@AppTest
+class ActsOnceTest {
+    @Autowired private MockMvc mvc;
+    @Autowired private DemoPlaces demo;
+    @Autowired private HouseholdRepository households;
+
+    private String house;
+
+    @BeforeEach
+    void aHouse() {
+        house = "/households/" + households.add(demo.staff("jory").firmId(), "Kept", "5 Ford Row", LocalDate.now().plusDays(2), "install");
+    }
+
+    private MockHttpServletRequestBuilder entry(String number, String words) {
+        return post(house + "/care/log").param("kind", "NOTE").param("words", words)
+                .param("on", LocalDate.now().format(DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH)))
+                .header("X-Act", number).header("X-Acted-At", Instant.now().minus(50, ChronoUnit.MINUTES).toString());
+    }
+
+    private MockHttpServletResponse as(String who, MockHttpServletRequestBuilder request) throws Exception {
+        return mvc.perform(request.accept("text/html").with(user(demo.staff(who))).with(csrf())).andReturn().getResponse();
+    }
+
+    private int entries() {
+        return demo.jdbc().sql("select count(*) from log_entry where household_id = :id")
+                .param("id", Long.valueOf(house.replace("/households/", ""))).query(Integer.class).single();
+    }
+
+    @Test
+    void sent_again_it_is_known_and_not_done_again() throws Exception {
+        String number = UUID.randomUUID().toString();
+        assertThat(as("jory", entry(number, "Gate eye cleaned.")).getStatus()).isEqualTo(302);
+        MockHttpServletResponse again = as("jory", entry(number, "Gate eye cleaned."));
+        assertThat(again.getStatus()).isEqualTo(204);
+        assertThat(again.getHeader("X-Act-Known")).isEqualTo("true");
+        assertThat(entries()).isEqualTo(1);
+        assertThat(as("jory", entry(UUID.randomUUID().toString(), "Gate eye cleaned.")).getStatus()).as("another act").isEqualTo(302);
+        assertThat(entries()).isEqualTo(2);
+        OffsetDateTime acted = demo.jdbc().sql("select acted_at from act where id = cast(:id as uuid)").param("id", number)
+                .query(OffsetDateTime.class).single();
+        assertThat(acted).isBetween(OffsetDateTime.now().minusMinutes(51), OffsetDateTime.now().minusMinutes(49));
+    }
+
+    @Test
+    void sent_by_four_lines_at_once_it_is_done_once() throws Exception {
+        String number = UUID.randomUUID().toString();
+        ExecutorService pool = Executors.newFixedThreadPool(4);
+        try {
+            List<Callable<Integer>> lines = IntStream.range(0, 4)
+                    .mapToObj(i -> (Callable<Integer>) () -> as("jory", entry(number, "Ladder moved.")).getStatus()).toList();
+            int refused = 0;
+            for (Future<Integer> line : pool.invokeAll(lines)) {
+                refused += line.get() >= 400 ? 1 : 0;
+            }
+            assertThat(refused).as("nobody is told that it was not done").isZero();
+        } finally {
+            pool.shutdownNow();
+        }
+        assertThat(entries()).isEqualTo(1);
+    }
+
+    @Test
+    void what_was_refused_may_be_sent_again_and_nobody_elses_number_counts() throws Exception {
+        String number = UUID.randomUUID().toString();
+        assertThat(as("jory", entry(number, "")).getStatus()).isEqualTo(422);
+        assertThat(as("jory", entry(number, "Now with words.")).getStatus()).isEqualTo(302);
+        assertThat(entries()).isEqualTo(1);
+        assertThat(as("jory", entry("no number at all", "Without a number.")).getStatus()).as("as if it had none").isEqualTo(302);
+        assertThat(entries()).isEqualTo(2);
+    }
+}
