@@ -49,7 +49,7 @@ import net.jqwik.api.sessions.JqwikSession;
 @TestPropertySource(properties = "roofnest.test-world=any-input")
 @ExtendWith(OutputCaptureExtension.class)
 class AnyInputTest {
-    private static final int REQUESTS = Integer.getInteger("roofnest.any-input", 350);
+    private static final int REQUESTS = Integer.getInteger("roofnest.any-input", 220);
     private static final long SEED = Long.getLong("roofnest.any-input-seed", 20261126L);
     private static final int MOST_OF_ONE_KIND = 2;
     private static final int MOST_STRANGE = 2_000;

@@ -2,6 +2,7 @@ package roofnest.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import java.io.IOException;
 import java.nio.file.Path;
 
 import org.junit.jupiter.api.Test;
@@ -21,17 +22,18 @@ class NoLineJourneyTest {
     @TempDir private Path data;
 
     @Test
-    void what_is_done_without_a_line_is_kept_and_sent_once(Visit visit) {
-        try (RunningApp app = RunningApp.withDemoWorld()) {
+    void what_is_done_without_a_line_is_kept_and_sent_once(Visit visit) throws IOException {
+        try (Line line = new Line(visit.app().url().replace("http://", ""))) {
+            String site = "http://" + line.address();
             String house;
             String run;
             try (BrowserContext phone = visit.phone(data)) {
                 Page page = phone.pages().get(0);
-                page.navigate(app.url() + "/sign-in");
+                page.navigate(site + "/sign-in");
                 page.getByLabel("E-mail").fill("jory@ladderhall.example");
                 page.getByLabel("Password").fill("weir steps nine");
                 page.locator("form.stack button[type=submit]").click();
-                page.locator("a.household", new Page.LocatorOptions().setHasText("Brannock")).click();
+                page.locator("a.household", new Page.LocatorOptions().setHasText("Treloar")).click();
                 house = page.url().replaceAll("(/households/[0-9]+).*", "$1");
                 page.navigate(house + "/pair");
                 assertThat(page.locator("html[data-along=household]")).hasCount(1);
@@ -39,7 +41,7 @@ class NoLineJourneyTest {
                 assertThat(page.locator("html[data-along-run]")).hasCount(1);
                 run = page.url();
 
-                app.kill();
+                line.cut();
                 String first = page.locator("#run-step h1").textContent();
                 page.locator("button.answer").first().click();
                 assertThat(page.locator(".notice.stale").first()).containsText("kept on this phone and not yet sent");
@@ -52,7 +54,7 @@ class NoLineJourneyTest {
                 page.navigate(house + "/ready");
                 page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Show the password (this is logged)")).click();
                 assertThat(page.locator("h1")).containsText("No line");
-                page.navigate(app.url() + "/people");
+                page.navigate(site + "/people");
                 assertThat(page.locator("h1")).hasText("No line, and this page was not taken along");
             }
             try (BrowserContext again = visit.phone(data)) {
@@ -62,9 +64,9 @@ class NoLineJourneyTest {
                 assertThat(page.locator("#line-bar")).containsText("3 kept here, not yet sent.");
                 page.close();
 
-                app.startAgain();
+                line.mend();
                 Page later = again.newPage();
-                later.navigate(app.url() + "/outbox");
+                later.navigate(site + "/outbox");
                 assertThat(later.locator("#outbox-none")).isVisible();
                 later.navigate(house + "/care");
                 assertThat(later.locator("#line-bar")).isHidden();
@@ -76,18 +78,18 @@ class NoLineJourneyTest {
                 // Two at one run: what Wynn answers with a line, Jory answers without one.
                 assertThat(later.locator("html[data-along-run]")).hasCount(1);
                 String step = later.locator("#run-step h1").textContent();
-                Page wynn = visit.at(app).as("wynn").page();
-                app.kill();
+                Page wynn = visit.as("wynn").page();
+                line.cut();
                 later.locator("button.answer").first().click();
                 assertThat(later.locator("#line-bar")).containsText("1 kept here");
                 later.close();
-                app.startAgain();
-                wynn.navigate(run);
+                line.mend();
+                wynn.navigate(run.replace(site, visit.app().url()));
                 assertThat(wynn.locator("#run-step h1")).hasText(step);
                 wynn.locator("button.answer").first().click();
                 assertThat(wynn.locator("#run-step h1")).not().hasText(step);
                 Page after = again.newPage();
-                after.navigate(app.url() + "/outbox");
+                after.navigate(site + "/outbox");
                 assertThat(after.locator("#outbox-refused-box")).isVisible();
                 Locator refused = after.locator("#outbox-refused li");
                 assertThat(refused).hasCount(1);
