@@ -31,7 +31,9 @@ leave_database() { [ "$stop_after" = yes ] && pg_down "$home"; return 0; }
 
 ensure_tools() {
   ensure_packages no
-  command -v gpg > /dev/null || phase "Installing gpg" as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq \
+  command -v gpg > /dev/null && return
+  phase "Looking up Debian's packages" as_root apt-get update -qq
+  phase "Installing gpg" as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq \
     --no-install-recommends gpg gpg-agent
 }
 

@@ -49,7 +49,11 @@ ensure_packages() {
   command -v mvn > /dev/null || missing+=(maven)
   [ -n "$(pg_bin)" ] || missing+=(postgresql)
   command -v psql > /dev/null || missing+=(postgresql-client)
-  if [ "$1" = yes ]; then [ -x /usr/bin/chromium ] || missing+=(chromium); fi
+  if [ "$1" = yes ]; then
+    [ -x /usr/bin/chromium ] || missing+=(chromium)
+    # The drill of backup and restore.
+    command -v gpg > /dev/null || missing+=(gpg gpg-agent)
+  fi
   if [ "${#missing[@]}" -gt 0 ]; then
     if [ "$(id -u)" -ne 0 ]; then
       command -v sudo > /dev/null || fail "Missing packages: ${missing[*]}. Install them as root, or install sudo, and run this again."

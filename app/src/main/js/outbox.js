@@ -92,9 +92,10 @@ async function takeAlong() {
   if (!household) {
     return;
   }
-  if (!sessionStorage.getItem(`along ${household}`)) {
+  const whose = `along ${document.querySelector('meta[name="person"]').content} ${household}`;
+  if (!sessionStorage.getItem(whose)) {
     await ask({ kind: "along", addresses: ALONG.map((page) => `${household}/${page}`) });
-    sessionStorage.setItem(`along ${household}`, "yes");
+    sessionStorage.setItem(whose, "yes");
   }
   document.documentElement.dataset.along = "household";
 }

@@ -14,8 +14,8 @@ import roofnest.journeys.pages.PreparePage;
 @Journey
 class ReadyJourneyTest {
     @Test
-    void a_household_gets_ready_on_its_phone_and_the_office_sees_it(Visit visit) {
-        PreparePage household = visit.as("odile").household("Tansley").prepare("lisbet@tansley.example");
+    void a_household_gets_ready_on_its_phone_and_the_firm_sees_it(Visit visit) {
+        PreparePage household = visit.as("jory").household("Tansley").prepare("lisbet@tansley.example");
         visit.page().setViewportSize(390, 844);
         household.open();
         assertThat(household.progress()).containsText("0 of");
