@@ -28,9 +28,11 @@ class LicencesTest {
         });
         Set<String> ships = new TreeSet<>();
         try (ZipFile jar = new ZipFile("../app/target/app-0.1.0-boot.jar")) {
+            // One of them is called core, as a module of ours is.
             jar.stream().map(ZipEntry::getName).filter(name -> name.startsWith("BOOT-INF/lib/") && name.endsWith(".jar"))
+                    .filter(name -> !name.matches("BOOT-INF/lib/(core|standins)-0\\.1\\.0\\.jar"))
                     .map(name -> name.replace("BOOT-INF/lib/", "").replaceFirst("-\\d[\\w.-]*\\.jar$", ""))
-                    .filter(part -> !Set.of("core", "standins").contains(part)).forEach(ships::add);
+                    .forEach(ships::add);
             jar.stream().map(ZipEntry::getName)
                     .filter(name -> name.matches("BOOT-INF/classes/(static/vendor/.*\\.(js|css|woff2)|fonts/.*\\.ttf)"))
                     .map(name -> name.replaceFirst("BOOT-INF/classes/(static/)?", "")).forEach(ships::add);
