@@ -140,7 +140,8 @@ function line(entry, refused = false) {
   head.append(strong(entry.path.replace(/^\/households\/\d+\//, "").replaceAll("/", " · ")), ` ${when}`);
   const fields = document.createElement("p");
   fields.className = "meta";
-  fields.textContent = `Yours: ${entry.fields.map(([name, value]) => `${name}: ${value.slice(0, 200)}`).join("; ") || "nothing typed"}`;
+  const typed = entry.fields.filter(([, value]) => value).map(([name, value]) => `${name}: ${value.slice(0, 200)}`);
+  fields.textContent = `Yours: ${typed.join("; ") || "nothing typed"}`;
   item.append(head, fields);
   if (refused) {
     const theirs = document.createElement("p");
