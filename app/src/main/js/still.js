@@ -21,7 +21,7 @@ export function startStill() {
       return;
     }
     event.preventDefault();
-    ask().then(() => form.requestSubmit(event.submitter));
+    ask(true).then(() => form.requestSubmit(event.submitter));
   }, true);
 }
 
@@ -29,12 +29,16 @@ function isSure() {
   return performance.now() - heardAt < SURE_FOR_MS;
 }
 
-/** Comes back once we are signed in, or when nobody can be asked: then the form goes its usual way. */
-async function ask() {
+/**
+ * Comes back once we are signed in, or when nobody can be asked: then the form goes its usual way.
+ *
+ * @param {boolean} sending whether a form waits to be sent
+ */
+async function ask(sending = false) {
   try {
     const response = await request("/alive");
     if (response.status === 401) {
-      await signInOnTop();
+      await signInOnTop(sending);
     }
   } catch {
     // No line: what happens to the form is told by whoever cannot send it.
@@ -42,7 +46,7 @@ async function ask() {
   heardAt = performance.now();
 }
 
-function signInOnTop() {
+function signInOnTop(sending) {
   document.getElementById("sign-in-again")?.remove();
   const dialog = document.createElement("dialog");
   dialog.id = "sign-in-again";
@@ -54,7 +58,8 @@ function signInOnTop() {
   title.id = "sign-in-again-title";
   title.textContent = "Sign in again";
   const words = document.createElement("p");
-  words.textContent = "Your day's session has ended. What you typed is still on the page below and is sent once you are back.";
+  words.textContent = "Your day's session has ended. What you typed is still on the page below"
+    + (sending ? ", and is sent once you are back." : ".");
   const fault = document.createElement("p");
   fault.className = "fault";
   fault.setAttribute("role", "alert");

@@ -18,6 +18,7 @@ import roofnest.app.web.NoSuchPage;
 import roofnest.core.catalogue.HubModel;
 import roofnest.core.access.Secret;
 import roofnest.core.catalogue.Joinable;
+import roofnest.core.pairing.Step;
 
 /** The devices of a house as subjects of runs: its cameras and its hubs. */
 @Component
@@ -46,6 +47,9 @@ class Subjects {
 
     /** The password of the network that a run joins its device to; the look is logged with the device's name. */
     String revealNetwork(HouseholdRef ref, Open open) {
+        if (open.run().finished() || !open.step().is(Step.Trait.NEEDS_WIFI_PASSWORD)) {
+            throw new Conflict("The run has gone on: its step does not want the Wi-Fi password.");
+        }
         return networks.all(ref.id()).stream().filter(network -> network.name().equals(open.run().networkName())).findFirst()
                 .flatMap(network -> secrets.revealWifiPassword(ref.id(), network.id(), ref.by(),
                         "shown in the run of " + open.deviceName() + " at " + open.step().title()))

@@ -71,9 +71,9 @@ public class MailRepository implements SealedRows {
         record Old(long id, long householdId, byte[] sealed) {}
         return jdbc.sql("select id, household_id, link_sealed from mail where link_sealed is not null for update")
                 .query((row, n) -> new Old(row.getLong("id"), row.getLong("household_id"), row.getBytes("link_sealed"))).list().stream()
-                .mapToInt(old -> sealer.open(old.sealed(), belongsTo(old.householdId()))
-                        .map(link -> jdbc.sql("update mail set link_sealed = :sealed where id = :id")
-                                .param("sealed", sealer.seal(link, belongsTo(old.householdId()))).param("id", old.id()).update())
+                .mapToInt(old -> sealer.anew(old.sealed(), belongsTo(old.householdId()))
+                        .map(anew -> jdbc.sql("update mail set link_sealed = :sealed where id = :id")
+                                .param("sealed", anew).param("id", old.id()).update())
                         .orElse(0))
                 .sum();
     }

@@ -164,6 +164,11 @@ public class Sealer {
         }
     }
 
+    /** The same with the newest key; nothing when it does not open. */
+    public Optional<byte[]> anew(byte[] sealed, String belongsTo) {
+        return open(sealed, belongsTo).map(secret -> seal(secret, belongsTo));
+    }
+
     /** Looks for the key again, after somebody put its file back. */
     public synchronized State lookAgain() {
         try {

@@ -44,7 +44,6 @@ public class DatabaseAway extends OncePerRequestFilter {
     private static final List<String> GONE = List.of("08", "57P0", "53300");
     /** Disk full; read-only, as a copy is. */
     private static final List<String> TAKES_NOTHING = List.of("53100", "25006");
-    private static final int MOST_KEPT_CHARACTERS = 200_000;
 
     /** By this the session store's own filter knows that it was here already, and looks nobody up. */
     private static final String SESSION_LOOKED_UP = SessionRepositoryFilter.class.getName() + ".FILTERED";
@@ -56,9 +55,6 @@ public class DatabaseAway extends OncePerRequestFilter {
         this.templates = templates;
         this.files = files;
     }
-
-    /** What somebody typed, to be sent again. */
-    public record Typed(String name, String value) {}
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -140,10 +136,11 @@ public class DatabaseAway extends OncePerRequestFilter {
             return;
         }
         response.setContentType(MediaType.TEXT_HTML_VALUE);
+        Typed typed = reading ? new Typed(List.of(), false) : Typed.of(request);
         ResourceUrlProvider urls = files.getIfAvailable();
         response.getWriter().write(templates.process("away", new Context(Locale.ENGLISH, Map.of("title", title, "known", known,
-                "again", away && reading ? RETRY_S : 0, "action", request.getRequestURI(), "reading", reading, "typed", typed(request),
-                "left", !reading && leftOut(request),
+                "again", away && reading ? RETRY_S : 0, "action", request.getRequestURI(), "reading", reading, "typed", typed.fields(),
+                "left", typed.left(),
                 "styles", List.of("/vendor/bootstrap.min.css", "/css/roofnest.css").stream().map(path -> named(urls, path)).toList()))));
     }
 
@@ -156,30 +153,5 @@ public class DatabaseAway extends OncePerRequestFilter {
     private static String outcome(HttpServletRequest request) {
         return request.getAttribute(HandlerMapping.BEST_MATCHING_HANDLER_ATTRIBUTE) == null ? "What you sent was not carried out."
                 : "Whether what you sent was carried out is not known: look first, and send it again only if it is not there.";
-    }
-
-    private static List<Typed> typed(HttpServletRequest request) {
-        List<Typed> typed = new ArrayList<>();
-        int length = 0;
-        for (Map.Entry<String, String[]> field : request.getParameterMap().entrySet()) {
-            for (String value : field.getValue()) {
-                length += value.length();
-                if (!isSecret(field.getKey()) && length <= MOST_KEPT_CHARACTERS) {
-                    typed.add(new Typed(field.getKey(), value));
-                }
-            }
-        }
-        return typed;
-    }
-
-    /** Passwords are typed again and never written into a page. */
-    private static boolean isSecret(String field) {
-        String name = field.toLowerCase(Locale.ROOT);
-        return name.contains("password") || name.equals("current") || name.equals("wanted");
-    }
-
-    private static boolean leftOut(HttpServletRequest request) {
-        return String.valueOf(request.getContentType()).startsWith("multipart/")
-                || request.getParameterMap().keySet().stream().anyMatch(DatabaseAway::isSecret);
     }
 }

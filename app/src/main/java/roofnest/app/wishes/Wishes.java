@@ -90,9 +90,9 @@ public class Wishes implements SealedRows {
                 .query((row, n) -> new Old(row.getLong("id"), belongsTo(row.getLong("household_id"), row.getString("path")),
                         row.getBytes("fields")))
                 .list().stream()
-                .mapToInt(old -> sealer.open(old.sealed(), old.belongsTo())
-                        .map(fields -> jdbc.sql("update wish set fields = :sealed where id = :id")
-                                .param("sealed", sealer.seal(fields, old.belongsTo())).param("id", old.id()).update())
+                .mapToInt(old -> sealer.anew(old.sealed(), old.belongsTo())
+                        .map(anew -> jdbc.sql("update wish set fields = :sealed where id = :id")
+                                .param("sealed", anew).param("id", old.id()).update())
                         .orElse(0))
                 .sum();
     }
