@@ -114,6 +114,24 @@ class RunsTest {
         assertThat(runs.port(ref, run).open().state().failures()).isEqualTo(1);
     }
 
+    /** A look belongs to the step that wants the password, of a run of this very house, and the log says for what it was. */
+    @Test
+    void the_password_is_shown_at_the_step_that_wants_it_and_at_no_other() throws Exception {
+        long before = demo.count("secret_reveal");
+        assertThat(reveal("Osgood").getStatus()).as("at the first step").isEqualTo(409);
+        assertThat(reveal("Brannock").getStatus()).as("through another house").isEqualTo(404);
+        assertThat(demo.count("secret_reveal")).isEqualTo(before);
+        toDetails();
+        assertThat(reveal("Osgood").getContentAsString()).contains(demo.wifiPassword(ref.id()).orElseThrow());
+        assertThat(secrets.reveals(ref.id())).first()
+                .satisfies(look -> assertThat(look.what()).contains("shown in the run of Eye"));
+    }
+
+    private MockHttpServletResponse reveal(String house) throws Exception {
+        return mvc.perform(post("/households/" + demo.household(house) + "/pair/runs/" + run + "/reveal").with(user(demo.staff("jory")))
+                .with(csrf()).cookie(demo.justProved())).andReturn().getResponse();
+    }
+
     @Test
     void a_phone_that_went_home_is_brought_back() {
         desk.setFault(runs.port(ref, run), Fault.PHONE_FALLS_BACK);
