@@ -53,6 +53,9 @@ ensure_packages() {
     [ -x /usr/bin/chromium ] || missing+=(chromium)
     # The drill of backup and restore.
     command -v gpg > /dev/null || missing+=(gpg gpg-agent)
+    # Two instances behind one front.
+    [ -x /usr/sbin/nginx ] || missing+=(nginx-light)
+    command -v openssl > /dev/null || missing+=(openssl)
   fi
   if [ "${#missing[@]}" -gt 0 ]; then
     if [ "$(id -u)" -ne 0 ]; then
@@ -63,6 +66,16 @@ ensure_packages() {
     phase "Installing ${missing[*]}" \
       as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}"
   fi
+}
+
+ensure_front() {
+  local missing=()
+  [ -x /usr/sbin/nginx ] || missing+=(nginx-light)
+  command -v openssl > /dev/null || missing+=(openssl)
+  [ "${#missing[@]}" -eq 0 ] && return
+  phase "Looking up Debian's packages" as_root apt-get update -qq
+  phase "Installing ${missing[*]}" as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends \
+    "${missing[@]}"
 }
 
 port_taken() { (exec 3<> "/dev/tcp/127.0.0.1/$1") 2> /dev/null; }
@@ -96,7 +109,7 @@ data_home() {
 
 # pg_up HOME: starts the database in HOME/pg on loopback, making it first if need be; sets db_port and db_password.
 pg_up() {
-  local home=$1 bin data=$1/pg owner
+  local home=$1 bin data=$1/pg
   bin=$(pg_bin)
   if [ ! -s "$home/db-password" ]; then (umask 077; random_word > "$home/db-password"); fi
   db_password=$(cat "$home/db-password")
@@ -113,17 +126,23 @@ pg_up() {
   pg_forget_dead "$data"
   if as_pg "$bin/pg_ctl" -D "$data" status > /dev/null 2>&1; then as_pg "$bin/pg_ctl" -D "$data" stop -m fast -w > /dev/null 2>&1; fi
   db_port=$(free_port)
-  owner=$(stat -c %U "$data")
-  : > "$home/pg.log"; [ "$(id -u)" -eq 0 ] && chown "$owner:" "$home/pg.log"
-  as_pg "$bin/pg_ctl" -D "$data" -w -t 60 -l "$home/pg.log" \
-    -o "-p $db_port -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=60 \
--c shared_buffers=64MB ${pg_options:-}" \
-    start > /dev/null || { tail -n 20 "$home/pg.log"; return 1; }
+  pg_start "$home" || return 1
   if ! PGPASSWORD=$db_password psql -h 127.0.0.1 -p "$db_port" -U roofnest -d postgres -Atc \
       "select 1 from pg_database where datname = 'roofnest'" | grep -q 1; then
     PGPASSWORD=$db_password psql -q -h 127.0.0.1 -p "$db_port" -U roofnest -d postgres -c "create database roofnest"
   fi
   echo "$db_port" > "$home/db-port"
+}
+
+# pg_start HOME: starts the database in HOME/pg at db_port.
+pg_start() {
+  local home=$1 data=$1/pg owner
+  owner=$(stat -c %U "$data")
+  : > "$home/pg.log"; [ "$(id -u)" -eq 0 ] && chown "$owner:" "$home/pg.log"
+  as_pg "$(pg_bin)/pg_ctl" -D "$data" -w -t 60 -l "$home/pg.log" \
+    -o "-p $db_port -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=60 \
+-c shared_buffers=64MB ${pg_options:-}" \
+    start > /dev/null || { tail -n 20 "$home/pg.log"; return 1; }
 }
 
 # A lock that a killed server left behind, whose number now belongs to another program, would stop the next start.
@@ -154,6 +173,10 @@ class_archive_option() {
   local archive=$top/.build/app/classes.jsa
   if [ -f "$archive" ]; then echo "-XX:SharedArchiveFile=$archive"; else echo "-XX:ArchiveClassesAtExit=$archive"; fi
 }
+
+# Beans are those that were found while building; a heap that the load of docs/performance.md is answered within.
+java_options="-XX:+UseSerialGC -Xmx176m -Dsun.reflect.inflationThreshold=2147483647 -Dspring.aot.enabled=true"
+java_options+=" -Xlog:cds=off -Xlog:cds+dynamic=off"
 
 # health PORT: whether the application on PORT says that it is up.
 health() {
@@ -196,8 +219,8 @@ serve() {
   begun=$SECONDS
   printf '%-44s' "Application"
   ROOFNEST_DB_URL=jdbc:postgresql://127.0.0.1:$db_port/roofnest ROOFNEST_DB_USER=roofnest ROOFNEST_DB_PASSWORD=$db_password \
-  ROOFNEST_PORT=$port ROOFNEST_DEMO=$demo ROOFNEST_KEY_FILE=$home/secret.key \
-    java -XX:+UseSerialGC -Xmx768m "$(class_archive_option)" -Xlog:cds=off -Xlog:cds+dynamic=off -jar "$jar" > "$home/app.log" 2>&1 &
+  MALLOC_ARENA_MAX=2 ROOFNEST_PORT=$port ROOFNEST_DEMO=$demo ROOFNEST_KEY_FILE=$home/secret.key \
+    java $java_options "$(class_archive_option)" -jar "$jar" > "$home/app.log" 2>&1 &
   app_pid=$!
   echo "$app_pid" > "$home/app.pid"
   local ticks=0

@@ -7,6 +7,14 @@ const TRY_AGAIN_MS = 20_000;
 /** Pages of a household that are worked with on site. */
 const ALONG = ["brief", "survey", "ready", "ready/kit", "pair", "mount", "tune", "share", "prove", "care"];
 
+/** What is kept, by the end of where it is sent. */
+const ACTS = {
+  answer: "An answer in a run", "look-again": "“Not what I see” in a run", "still-waiting": "“Still waiting” in a run",
+  undo: "“Undo” in a run", fill: "Written down in a run", log: "An entry in the log", seen: "What a test showed",
+  hung: "A camera that hangs", still: "A still",
+  signature: "The signature", notes: "Notes from the call", readings: "A reading of the signal", remarks: "What was agreed",
+};
+
 export function startOutbox() {
   const person = document.querySelector('meta[name="person"]');
   if (!("serviceWorker" in navigator) || !person) {
@@ -22,7 +30,8 @@ export function startOutbox() {
   });
   navigator.serviceWorker.register("/sw.js").then(async () => {
     await navigator.serviceWorker.ready;
-    await ask({ kind: "whose", person: Number(person.content) });
+    // Counted in the answer itself: a message of its own may come after the line was heard, and then nothing would go its way.
+    show(await ask({ kind: "whose", person: Number(person.content) }));
     await hearLine();
     takeAlong();
   }).catch(() => {
@@ -94,7 +103,8 @@ async function takeAlong() {
   }
   const whose = `along ${document.querySelector('meta[name="person"]').content} ${household}`;
   if (!sessionStorage.getItem(whose)) {
-    await ask({ kind: "along", addresses: ALONG.map((page) => `${household}/${page}`) });
+    const tests = await (await request(`${household}/prove/along`, { headers: { Accept: "application/json" } })).json();
+    await ask({ kind: "along", addresses: [...ALONG.map((page) => `${household}/${page}`), ...tests] });
     sessionStorage.setItem(whose, "yes");
   }
   document.documentElement.dataset.along = "household";
@@ -118,9 +128,9 @@ function outboxPage() {
     const { waiting, refused } = await ask({ kind: "list" });
     document.getElementById("outbox-none").hidden = waiting.length > 0;
     document.getElementById("outbox-send").hidden = waiting.length === 0;
-    document.getElementById("outbox-waiting").replaceChildren(...waiting.map((entry) => line(entry)));
+    document.getElementById("outbox-waiting").replaceChildren(...await Promise.all(waiting.map((entry) => line(entry))));
     document.getElementById("outbox-refused-box").hidden = refused.length === 0;
-    document.getElementById("outbox-refused").replaceChildren(...refused.map((entry) => line(entry, true)));
+    document.getElementById("outbox-refused").replaceChildren(...await Promise.all(refused.map((entry) => line(entry, true))));
   };
   document.getElementById("outbox-send").addEventListener("click", async () => {
     const said = document.getElementById("outbox-said");
@@ -133,15 +143,15 @@ function outboxPage() {
   draw();
 }
 
-function line(entry, refused = false) {
+async function line(entry, refused = false) {
   const item = document.createElement("li");
   const head = document.createElement("p");
   const when = new Date(entry.actedAt).toLocaleString("en-GB", { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" });
-  head.append(strong(entry.path.replace(/^\/households\/\d+\//, "").replaceAll("/", " · ")), ` ${when}`);
+  const act = ACTS[entry.path.split("/").pop()] ?? entry.path.replace(/^\/households\/\d+\//, "").replaceAll("/", " · ");
+  head.append(strong(act), ` ${when}`);
   const fields = document.createElement("p");
   fields.className = "meta";
-  const typed = entry.fields.filter(([, value]) => value).map(([name, value]) => `${name}: ${value.slice(0, 200)}`);
-  fields.textContent = `Yours: ${typed.join("; ") || "nothing typed"}`;
+  fields.textContent = `Yours: ${await answered(entry) ?? typed(entry)}`;
   item.append(head, fields);
   if (refused) {
     const theirs = document.createElement("p");
@@ -158,6 +168,24 @@ function line(entry, refused = false) {
     item.append(theirs, page, " ", away);
   }
   return item;
+}
+
+function typed(entry) {
+  return entry.fields.filter(([, value]) => value).map(([name, value]) => `${name}: ${value.slice(0, 200)}`).join("; ") || "nothing typed";
+}
+
+/** In the words of the page on which it was answered, if that is still kept and still stands at that step. */
+async function answered(entry) {
+  const sent = Object.fromEntries(entry.fields);
+  const kept = sent.answer && await caches.match(entry.page);
+  if (!kept) {
+    return null;
+  }
+  const page = new DOMParser().parseFromString(await kept.text(), "text/html");
+  const form = [...page.querySelectorAll("form.answers")].find((each) => each.querySelector("[name=step]")?.value === sent.step);
+  const button = [...form?.querySelectorAll("button.answer") ?? []].find((each) => each.value === sent.answer);
+  const words = button?.querySelector("b")?.textContent.trim();
+  return words ? `“${words}” at “${page.querySelector("#run-step h1")?.textContent.trim()}”` : null;
 }
 
 /** What the server's page said of it. */

@@ -7,15 +7,28 @@ const FILES = "roofnest-files";
 const PAGES = "roofnest-pages";
 const OWN = ["/no-line", "/outbox"];
 const LINE_WAIT_S = 8;
+/** The word of a front whose instances do not answer; Roof Nest itself never says so. */
+const AWAY = [502, 504];
 /** Where something is sent that waits for a line: it shows or changes secrets, or counts only at once. */
 const AT_ONCE = new RegExp("/(reveal|code|sealed-sheet|network|label|take-suggestion|changes|invite|hand-over|reopen|link|try|pose|"
   + "cell|zones|edits)(/|$)");
+/** Pages that are kept as they were last read. None of them ever shows a secret: those are drawn in answers to what is sent. */
+const KEPT = new RegExp("^/households/\\d+/(brief|survey|ready|ready/kit|pair|pair/runs/\\d+|pair/runs/\\d+/steps/[^/]+|mount|tune|share"
+  + "|prove|prove/\\d+/tests/[A-Z_]+|care|visit|day)$");
 const ON_SITE = new RegExp("^/households/\\d+/(pair|mount|prove|survey/readings|survey/cameras/\\d+/readings|care|ready|visit|day|"
   + "brief/notes|tune)");
 
 const waiting = new workbox.backgroundSync.Queue("roofnest-waiting", { onSync: () => send(), maxRetentionTime: 7 * 24 * 60 });
 const refused = new workbox.backgroundSync.Queue("roofnest-refused", { onSync: async () => {}, maxRetentionTime: 30 * 24 * 60 });
 let sending = null;
+let turn = Promise.resolve();
+
+/** One after the other. */
+function alone(work) {
+  const done = turn.then(work);
+  turn = done.catch(() => {});
+  return done;
+}
 
 self.addEventListener("install", (event) => event.waitUntil(self.skipWaiting()));
 self.addEventListener("activate", (event) => event.waitUntil(self.clients.claim()));
@@ -27,13 +40,13 @@ const pages = new workbox.strategies.NetworkFirst({
   cacheName: PAGES, networkTimeoutSeconds: LINE_WAIT_S,
   plugins: [{
     cacheWillUpdate: async ({ request, response }) => (response.status === 200 && !response.redirected
-      && !/no-store/.test(response.headers.get("Cache-Control") ?? "") && isKept(new URL(request.url)) ? response : null),
+      && isKept(new URL(request.url)) ? response : null),
     handlerDidError: async () => await caches.match("/no-line") ?? Response.error(),
   }],
 });
 
 function isKept(url) {
-  return url.pathname.startsWith("/households/") || url.pathname === "/" || OWN.includes(url.pathname);
+  return KEPT.test(url.pathname) || url.pathname === "/" || OWN.includes(url.pathname);
 }
 
 workbox.routing.registerRoute(({ request, sameOrigin }) => sameOrigin && request.mode === "navigate" && request.method === "GET", pages);
@@ -55,7 +68,13 @@ async function sendNow(request) {
   const line = new AbortController();
   const patience = setTimeout(() => line.abort(), 3 * LINE_WAIT_S * 1000);
   try {
-    return await fetch(again(), { signal: line.signal });
+    const answer = await fetch(again(), { signal: line.signal });
+    if (!AWAY.includes(answer.status)) {
+      return answer;
+    }
+    // An instance went away under it. Its number lets it be sent to the next one, carried out already or not.
+    const other = await fetch(again(), { signal: line.signal });
+    return AWAY.includes(other.status) ? keep(again(), actedAt, request.referrer) : other;
   } catch {
     return keep(again(), actedAt, request.referrer);
   } finally {
@@ -70,9 +89,38 @@ async function keep(request, actedAt, referrer) {
   if (!ON_SITE.test(url.pathname) || AT_ONCE.test(url.pathname) || secret) {
     return await caches.match("/no-line") ?? Response.error();
   }
+  const test = await testToBegin(url, form);
+  if (test) {
+    return Response.redirect(test, 303);
+  }
+  const undone = await takenBack(url);
+  if (undone) {
+    return Response.redirect(undone, 303);
+  }
   await waiting.pushRequest({ request, metadata: { actedAt, page: referrer, person: await person() } });
   tell();
   return Response.redirect(await next(url, form, referrer), 303);
+}
+
+/** A test that begins without a line is made on the page that was taken along for it; nothing of it is kept before it is seen through. */
+async function testToBegin(url, form) {
+  const begins = url.pathname.match(/^(\/households\/\d+\/prove\/\d+)\/trials$/);
+  const there = begins && form.get("standIns") !== "true" && `${begins[1]}/tests/${form.get("kind")}`;
+  return there && await caches.match(there) ? there : null;
+}
+
+/** An answer that is still here is taken back here: it is never sent. @returns the page on which it was given */
+function takenBack(url) {
+  const run = url.pathname.match(/^(\/households\/\d+\/pair\/runs\/\d+)\/undo$/);
+  return run && alone(async () => {
+    const last = (await waiting.getAll()).pop();
+    if (!last || !new RegExp(`^${run[1]}/(answer|look-again|fill)$`).test(new URL(last.request.url).pathname)) {
+      return null;
+    }
+    await waiting.popRequest();
+    tell();
+    return last.metadata.page;
+  });
 }
 
 /** In a run the step that the answer leads to, as it was taken along; else back to the page. */
@@ -95,33 +143,36 @@ async function person() {
 
 /** Sends what is kept, the oldest first, until nothing is left or the line is gone again. One at a time, whoever asks. */
 function send() {
-  sending ??= sendAll().finally(() => {
+  sending ??= alone(sendAll).finally(() => {
     sending = null;
-    tell();
+    return tell();
   });
   return sending;
 }
 
 async function sendAll() {
-  for (let entry = await waiting.shiftRequest(); entry; entry = await waiting.shiftRequest()) {
+  // Each stands here until it was answered: a browser that ends while it is on its way sends it again, and its number says which it is.
+  for (let [entry] = await waiting.getAll(); entry; [entry] = await waiting.getAll()) {
     let outcome;
     try {
       outcome = await sendOne(entry);
     } catch {
-      outcome = { later: true };
+      return;
     }
     if (outcome.later) {
-      await waiting.unshiftRequest(entry);
       return;
     }
     if (outcome.said) {
       await refused.pushRequest({ request: entry.request, metadata: { ...entry.metadata, said: outcome.said } });
     }
+    await waiting.shiftRequest();
   }
 }
 
 async function sendOne({ request, metadata }) {
-  const alive = await fetch("/alive", { headers: { "X-Requested-With": "XMLHttpRequest" } });
+  const alive = await fetch("/alive", {
+    headers: { "X-Requested-With": "XMLHttpRequest" }, signal: AbortSignal.timeout(LINE_WAIT_S * 1000),
+  });
   if (!alive.ok) {
     return { later: true };
   }
@@ -132,7 +183,7 @@ async function sendOne({ request, metadata }) {
   const form = await request.clone().formData();
   form.set("_csrf", now.csrf);
   const response = await fetch(request.url, {
-    method: "POST", body: form, redirect: "manual", credentials: "same-origin",
+    method: "POST", body: form, redirect: "manual", credentials: "same-origin", signal: AbortSignal.timeout(3 * LINE_WAIT_S * 1000),
     headers: { Accept: "text/html", "X-Act": request.headers.get("X-Act"), "X-Acted-At": metadata.actedAt },
   });
   if (response.type === "opaqueredirect" || response.ok) {
@@ -142,15 +193,19 @@ async function sendOne({ request, metadata }) {
     : { said: await response.text() };
 }
 
+async function counted() {
+  return { kind: "kept", waiting: (await waiting.getAll()).length, refused: (await refused.getAll()).length };
+}
+
 async function tell() {
-  const counts = { kind: "kept", waiting: (await waiting.getAll()).length, refused: (await refused.getAll()).length };
+  const counts = await counted();
   for (const client of await self.clients.matchAll({ includeUncontrolled: true })) {
     client.postMessage(counts);
   }
 }
 
-async function listed(queue) {
-  return Promise.all((await queue.getAll()).map(async ({ request, metadata }) => ({
+function listed(entries) {
+  return Promise.all(entries.map(async ({ request, metadata }) => ({
     path: new URL(request.url).pathname, page: metadata.page, actedAt: metadata.actedAt, said: metadata.said,
     number: request.headers.get("X-Act"),
     fields: [...await request.clone().formData()].filter(([name]) => name !== "_csrf" && name !== "version")
@@ -193,7 +248,8 @@ async function heard(said, port) {
     }
     await (before === said.person ? cache : await caches.open(PAGES)).put("/whose", Response.json({ person: said.person }));
     await takeAlong(OWN);
-    tell();
+    port.postMessage(await counted());
+    return;
   } else if (said.kind === "along") {
     await takeAlong(said.addresses);
   } else if (said.kind === "send") {
@@ -202,9 +258,9 @@ async function heard(said, port) {
     await caches.delete(PAGES);
   } else if (said.kind === "throw-away") {
     await throwAway(said.number);
-    tell();
+    await tell();
   } else if (said.kind === "list") {
-    port.postMessage({ waiting: await listed(waiting), refused: await listed(refused) });
+    port.postMessage({ waiting: await listed(await waiting.getAll()), refused: await listed(await refused.getAll()) });
     return;
   }
   port?.postMessage("done");

@@ -5,9 +5,11 @@ import java.time.Clock;
 
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.context.metrics.buffering.BufferingApplicationStartup;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.context.annotation.Bean;
 
+import roofnest.app.watch.StartPhases;
 import roofnest.app.web.ActTime;
 import roofnest.core.catalogue.Catalogue;
 import roofnest.core.plan.PlanDocument;
@@ -17,7 +19,9 @@ import roofnest.core.plan.PlanDocument;
 @ConfigurationPropertiesScan
 public class RoofNestApplication {
     public static void main(String[] args) {
-        SpringApplication.run(RoofNestApplication.class, args);
+        SpringApplication application = new SpringApplication(RoofNestApplication.class);
+        application.setApplicationStartup(new BufferingApplicationStartup(StartPhases.MOST_STEPS));
+        application.run(args);
     }
 
     @Bean

@@ -69,7 +69,10 @@ class TableWritersTest {
                 Map.entry("travel", "RoundRepository"), Map.entry("trial", "TrialRepository"), Map.entry("underlay", "UnderlayRepository"),
                 Map.entry("variant", "VariantRepository"), Map.entry("visit", "VisitRepository"),
                 Map.entry("visit_task", "VisitRepository"))));
-        assertThat(one.keySet()).as("every table of ours has a writer").containsExactlyInAnyOrderElementsOf(tables());
+        Set<String> ours = new TreeSet<>(tables());
+        // Counted by the database as households change.
+        ours.remove("firm_change");
+        assertThat(one.keySet()).as("every table of ours has a writer").containsExactlyElementsOf(ours);
     }
 
     @Test

@@ -19,7 +19,7 @@ import roofnest.core.scan.ChannelAdvice;
 import roofnest.core.scan.Scan;
 import roofnest.core.scan.ScanText;
 
-/** A scan of five thousand networks, read and advised upon. */
+/** A scan, read and advised upon: of five thousand networks, and of as many as a page takes at all, a million characters. */
 @State(Scope.Thread)
 @BenchmarkMode(Mode.SampleTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
@@ -28,15 +28,21 @@ import roofnest.core.scan.ScanText;
 @Measurement(iterations = 5, time = 2)
 public class ScanBench {
     private static final int NETWORKS = 5000;
+    private static final int MOST_CHARACTERS = 1_000_000;
+    private static final int LONGEST_LINE = 300;
 
     @Param({"iw", "terse", "csv"}) private String scanner;
+    @Param({"5000 networks", "a million characters"}) private String size;
     private String text;
+    private int networks;
 
     @Setup
     public void print() {
         Random random = new Random(20261125);
         StringBuilder printed = new StringBuilder(scanner.equals("csv") ? "ssid,bssid,channel,signal,security\n" : "");
-        for (int i = 0; i < NETWORKS; i++) {
+        boolean largest = !size.startsWith("5000");
+        for (int i = 0; largest ? printed.length() < MOST_CHARACTERS - LONGEST_LINE : i < NETWORKS; i++) {
+            networks = i + 1;
             String mac = String.format("02:00:%02x:%02x:%02x:%02x", random.nextInt(256), random.nextInt(256), i >> 8, i & 255);
             int channel = 1 + random.nextInt(13);
             int dbm = -40 - random.nextInt(50);
@@ -55,7 +61,7 @@ public class ScanBench {
     @Benchmark
     public ChannelAdvice readAndAdvise() {
         Scan scan = ScanText.read(text);
-        if (scan.heard().size() != NETWORKS) {
+        if (scan.heard().size() != networks) {
             throw new IllegalStateException("read " + scan.heard().size());
         }
         return ChannelAdvice.of(scan.heard(), "house 17");

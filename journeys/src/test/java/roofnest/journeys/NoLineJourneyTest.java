@@ -2,8 +2,11 @@ package roofnest.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
+
+import javax.imageio.ImageIO;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -11,7 +14,11 @@ import org.junit.jupiter.api.io.TempDir;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
+
+import roofnest.journeys.pages.ProvePage;
+import roofnest.standins.Line;
 
 /**
  * Half a day in an attic without a line: a run goes on step by step, the log is written, a tab is closed and the browser starts anew;
@@ -29,10 +36,7 @@ class NoLineJourneyTest {
             String run;
             try (BrowserContext phone = visit.phone(data)) {
                 Page page = phone.pages().get(0);
-                page.navigate(site + "/sign-in");
-                page.getByLabel("E-mail").fill("jory@ladderhall.example");
-                page.getByLabel("Password").fill("weir steps nine");
-                page.locator("form.stack button[type=submit]").click();
+                Visit.signIn(page, site, "jory");
                 page.locator("a.household", new Page.LocatorOptions().setHasText("Treloar")).click();
                 house = page.url().replaceAll("(/households/[0-9]+).*", "$1");
                 page.navigate(house + "/pair");
@@ -47,6 +51,16 @@ class NoLineJourneyTest {
                 assertThat(page.locator(".notice.stale").first()).containsText("kept on this phone and not yet sent");
                 assertThat(page.locator("#run-step h1")).not().hasText(first);
                 assertThat(page.locator("#line-bar")).containsText("1 kept here, not yet sent.");
+                // What is still here is taken back here, and never sent.
+                page.locator("button[data-key=u]").click();
+                assertThat(page.locator("#run-step h1")).hasText(first);
+                assertThat(page.locator("#line-bar")).not().containsText("kept here");
+                page.locator("button.answer").first().click();
+                assertThat(page.locator("#run-step h1")).not().hasText(first);
+                assertThat(page.locator("#line-bar")).containsText("1 kept here, not yet sent.");
+                page.navigate(site + "/outbox");
+                assertThat(page.locator("#outbox-waiting li")).containsText("An answer in a run");
+                assertThat(page.locator("#outbox-waiting li")).containsText("at “" + first + "”");
                 page.navigate(house + "/care");
                 assertThat(page.locator("#line-bar")).containsText("No line: this page is as it was at");
                 write(page, "Gate eye wiped; wasps behind it.");
@@ -100,6 +114,98 @@ class NoLineJourneyTest {
                 assertThat(after.locator("#outbox-none")).isVisible();
             }
         }
+    }
+
+    /** Hung, noted, read, photographed, walked and signed without a line; what was signed under a page that no longer stands is not. */
+    @Test
+    void a_whole_visit_without_a_line(Visit visit) throws IOException {
+        try (Line line = new Line(visit.app().url().replace("http://", "")); BrowserContext phone = visit.phone(data)) {
+            String site = "http://" + line.address();
+            Page page = phone.pages().get(0);
+            Visit.signIn(page, site, "jory");
+            page.locator("a.household", new Page.LocatorOptions().setHasText("Brannock")).click();
+            String house = page.url().replaceAll("(/households/[0-9]+).*", "$1");
+            page.navigate(house + "/prove");
+            ProvePage prove = new ProvePage(page).takeAllAsItIs("Taken as it is.", "Ann Brannock");
+            assertThat(page.locator("html[data-along=household]")).hasCount(1);
+            page.navigate(house + "/survey?panel=signal");
+            page.navigate(house + "/prove");
+
+            line.cut();
+            prove.sign("Ann Brannock");
+            kept(page, 1);
+            line.mend();
+            sent(page, site);
+            page.navigate(house + "/prove");
+            assertThat(page.getByText("signed by Ann Brannock, ")).hasCount(1);
+
+            line.cut();
+            page.navigate(house + "/mount");
+            page.getByText("It hangs, tugged and tight").first().click();
+            kept(page, 1);
+            page.navigate(house + "/brief");
+            page.locator("#notes").fill("Wasps under the eave by the gate.");
+            page.locator("form[action$='/brief/notes'] button[type=submit]").click();
+            kept(page, 2);
+            page.navigate(house + "/survey?panel=signal");
+            page.locator("#reading-form [name=readX]").fill("2");
+            page.locator("#reading-form [name=readY]").fill("1");
+            page.locator("#read-value").fill("-61");
+            page.locator("#reading-form button[type=submit]").click();
+            kept(page, 3);
+            page.navigate(house + "/prove");
+            page.locator(".still-of summary").first().click();
+            page.locator("input[name=picture]").first().setInputFiles(picture());
+            page.getByText("Keep the still").first().click();
+            kept(page, 4);
+            page.navigate(house + "/prove");
+            page.getByLabel("Live at home, Front eye").click();
+            assertThat(page.locator(".run-where")).containsText("Front eye");
+            kept(page, 4);
+            page.locator("#seconds").fill("2.4");
+            page.locator("button[name=passed][value=true]").click();
+            kept(page, 5);
+            page.navigate(house + "/prove");
+            page.getByText("Sign issue 2").click();
+            prove.sign("Ann Brannock");
+            kept(page, 6);
+            page.close();
+
+            line.mend();
+            Page later = phone.newPage();
+            sent(later, site);
+            Locator refused = later.locator("#outbox-refused li");
+            assertThat(refused).hasCount(1);
+            assertThat(refused).containsText("signer: Ann Brannock");
+            assertThat(refused).containsText("What the pack says has changed since this page was shown.");
+            later.navigate(house + "/mount");
+            assertThat(later.getByText("It hangs, tugged and tight")).hasCount(1);
+            later.navigate(house + "/brief");
+            assertThat(later.locator("#notes")).hasValue("Wasps under the eave by the gate.");
+            later.navigate(house + "/survey?panel=signal");
+            assertThat(later.locator(".reading-list")).containsText("−61 dBm");
+            later.navigate(house + "/prove");
+            assertThat(later.locator(".still-of summary").first()).containsText("a still of");
+            assertThat(new ProvePage(later).result("Live at home").first()).containsText("passed");
+            assertThat(later.getByText("signed by Ann Brannock, ")).hasCount(1);
+        }
+    }
+
+    private static void kept(Page page, int acts) {
+        assertThat(page.locator("#line-bar")).containsText(acts + " kept here, not yet sent.");
+    }
+
+    /** The page tries by itself, at once and every twenty seconds. */
+    private static void sent(Page page, String site) {
+        page.navigate(site + "/outbox");
+        assertThat(page.locator("#outbox-none")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(45_000));
+    }
+
+    private Path picture() throws IOException {
+        BufferedImage image = new BufferedImage(320, 180, BufferedImage.TYPE_INT_RGB);
+        Path file = data.resolve("still.png");
+        ImageIO.write(image, "png", file.toFile());
+        return file;
     }
 
     private static void write(Page page, String words) {

@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -25,33 +26,48 @@ public final class RunningApp implements AutoCloseable {
     private static final String JAR = "../app/target/app-0.1.0-boot.jar";
     private static final long START_LIMIT_S = 180;
 
-    private final String database = "journey_" + UUID.randomUUID().toString().replace("-", "");
+    private final String database;
     private final Path keyFile;
     private final boolean demo;
     private final int port;
+    private final Map<String, String> more;
     private final List<String> output = Collections.synchronizedList(new ArrayList<>());
     private Process process;
 
-    private RunningApp(boolean demo) throws IOException {
+    private RunningApp(String database, Path keyFile, boolean demo, Map<String, String> more) {
+        this.database = database;
+        this.keyFile = keyFile;
         this.demo = demo;
-        this.keyFile = Files.createTempDirectory("roofnest-journey").resolve("secret.key");
+        this.more = more;
+        this.port = freePort();
+    }
+
+    public static int freePort() {
         try (ServerSocket free = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-            this.port = free.getLocalPort();
+            return free.getLocalPort();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 
     /** Starts with the demo world and comes back when it is loaded. */
     public static RunningApp withDemoWorld() {
-        return started(true, "The demo world is loaded");
+        return withDemoWorld(Map.of());
+    }
+
+    /** @param more settings beside those that every instance has */
+    public static RunningApp withDemoWorld(Map<String, String> more) {
+        return started(true, more, "The demo world is loaded");
     }
 
     public static RunningApp empty() {
-        return started(false, "Started RoofNestApplication");
+        return started(false, Map.of(), "Started RoofNestApplication");
     }
 
-    private static RunningApp started(boolean demo, String readyLine) {
+    private static RunningApp started(boolean demo, Map<String, String> more, String readyLine) {
         try {
-            RunningApp app = new RunningApp(demo);
+            RunningApp app = new RunningApp("journey_" + UUID.randomUUID().toString().replace("-", ""),
+                    Files.createTempDirectory("roofnest-journey").resolve("secret.key"), demo, more);
             app.createDatabase();
             app.start(readyLine);
             return app;
@@ -60,8 +76,19 @@ public final class RunningApp implements AutoCloseable {
         }
     }
 
+    /** Another instance on the same database and key. */
+    public RunningApp another() {
+        RunningApp other = new RunningApp(database, keyFile, false, more);
+        other.startAgain();
+        return other;
+    }
+
     public String url() {
         return "http://127.0.0.1:" + port;
+    }
+
+    public String address() {
+        return "127.0.0.1:" + port;
     }
 
     /** The same site by a name, which is what passkeys are bound to. */
@@ -77,12 +104,31 @@ public final class RunningApp implements AutoCloseable {
 
     /** Loses the database and the key, as a disk does. */
     public void ruin() {
-        try (Connection connection = DriverManager.getConnection("jdbc:postgresql://" + server() + "/postgres", "roofnest", password())) {
+        try (Connection connection = connection("postgres")) {
             connection.createStatement().execute("drop database " + database + " with (force)");
             Files.delete(keyFile);
         } catch (SQLException | IOException e) {
             throw new IllegalStateException(e);
         }
+    }
+
+    /** What the database itself says. */
+    public long number(String question) {
+        try (Connection connection = connection(database); ResultSet answer = connection.createStatement().executeQuery(question)) {
+            answer.next();
+            return answer.getLong(1);
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static Connection connection(String name) throws SQLException {
+        return DriverManager.getConnection("jdbc:postgresql://" + server() + "/" + name, "roofnest", password());
+    }
+
+    /** Its process's number. */
+    public long pid() {
+        return process.pid();
     }
 
     /** Ends the process at once, as kill -9 does: nothing gets a chance to tidy up. */
@@ -98,11 +144,13 @@ public final class RunningApp implements AutoCloseable {
     private void start(String readyLine) {
         try {
             ProcessBuilder builder
-                    = new ProcessBuilder("java", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-jar", JAR).redirectErrorStream(true);
+                    = new ProcessBuilder("java", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Dspring.aot.enabled=true", "-jar", JAR)
+                            .redirectErrorStream(true);
             builder.environment().putAll(settings());
             builder.environment().put("ROOFNEST_PORT", String.valueOf(port));
             builder.environment().put("ROOFNEST_ADDRESS", byName());
             builder.environment().put("ROOFNEST_DEMO", String.valueOf(demo));
+            builder.environment().putAll(more);
             process = builder.start();
             CountDownLatch ready = new CountDownLatch(1);
             Thread reader = new Thread(() -> read(readyLine, ready), "output of the application");
@@ -138,7 +186,7 @@ public final class RunningApp implements AutoCloseable {
     }
 
     private void createDatabase() {
-        try (Connection connection = DriverManager.getConnection("jdbc:postgresql://" + server() + "/postgres", "roofnest", password())) {
+        try (Connection connection = connection("postgres")) {
             connection.createStatement().execute("create database " + database);
         } catch (SQLException e) {
             throw new IllegalStateException(e);

@@ -68,16 +68,21 @@ public final class Visit implements AutoCloseable {
         return other;
     }
 
-    /** Signs in to the demo world as somebody of Ladderhall, or by a whole address. */
-    public Visit as(String name) {
-        if (site == null) {
-            at(demo.get());
-        }
+    /** Signs in on a page of any browser. @param name somebody of Ladderhall, or a whole address */
+    static void signIn(Page page, String site, String name) {
         page.navigate(site + "/sign-in");
         page.getByLabel("E-mail").fill(name.contains("@") ? name : name + "@ladderhall.example");
         page.getByLabel("Password").fill(PASSWORD);
         page.locator("form.stack button[type=submit]").click();
         page.waitForURL(site + "/");
+    }
+
+    /** Signs in to the demo world as somebody of Ladderhall, or by a whole address. */
+    public Visit as(String name) {
+        if (site == null) {
+            at(demo.get());
+        }
+        signIn(page, site, name);
         return this;
     }
 
@@ -91,10 +96,12 @@ public final class Visit implements AutoCloseable {
         return page;
     }
 
-    /** A phone with a browser of its own, whose data outlives it. */
-    public BrowserContext phone(Path data) {
+    /** A phone with a browser of its own, whose data outlives it. @param more of the browser's own arguments */
+    public BrowserContext phone(Path data, String... more) {
+        List<String> arguments = new ArrayList<>(JourneyExtension.CHROMIUM_ARGUMENTS);
+        arguments.addAll(List.of(more));
         return browser.browserType().launchPersistentContext(data, new BrowserType.LaunchPersistentContextOptions()
-                .setExecutablePath(Path.of("/usr/bin/chromium")).setArgs(JourneyExtension.CHROMIUM_ARGUMENTS).setViewportSize(390, 844)
+                .setExecutablePath(Path.of("/usr/bin/chromium")).setArgs(arguments).setViewportSize(390, 844)
                 .setHasTouch(true));
     }
 

@@ -59,6 +59,8 @@ class ActsOnce extends OncePerRequestFilter implements TransactionExecutionListe
         private final String path;
         private final Instant actedAt;
         private boolean written;
+        /** In which it was written; none once it was written on its own. */
+        private TransactionExecution within;
 
         private Act(UUID id, long personId, String path, Instant actedAt) {
             this.id = id;
@@ -127,11 +129,15 @@ class ActsOnce extends OncePerRequestFilter implements TransactionExecutionListe
                 .param("person", staff.id()).query(Boolean.class).single();
     }
 
-    /** With whatever the act changes, in its transaction. */
+    /**
+     * With whatever the act changes, in its transaction. Ours have names; that in which a session is kept has none, and is kept whatever
+     * becomes of the act.
+     */
     @Override
     public void beforeCommit(TransactionExecution transaction) {
         Act act = current.get();
-        if (act != null && !act.written && !transaction.isReadOnly()) {
+        if (act != null && !act.written && !transaction.isReadOnly() && !transaction.getTransactionName().isEmpty()) {
+            act.within = transaction;
             write(act);
         }
     }
@@ -139,7 +145,8 @@ class ActsOnce extends OncePerRequestFilter implements TransactionExecutionListe
     @Override
     public void afterRollback(TransactionExecution transaction, Throwable failure) {
         Act act = current.get();
-        if (act != null) {
+        // Of another one that is taken back, such as that of the session, the act knows nothing.
+        if (act != null && act.within == transaction) {
             act.written = false;
         }
     }

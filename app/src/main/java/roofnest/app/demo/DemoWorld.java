@@ -9,22 +9,22 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 
+import roofnest.app.RoofNestProperties;
 import roofnest.app.firm.FirmRepository;
 import roofnest.app.firm.Hiring;
 import roofnest.app.firm.Role;
 import roofnest.app.firm.Staff;
 import roofnest.app.records.PriceBook;
 
-/** Loads the demo world into an empty database, once. */
+/** Loads the demo world into an empty database, once, if the installation is told to. */
 @Component
-@ConditionalOnProperty("roofnest.demo")
 class DemoWorld implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(DemoWorld.class);
     private static final String PASSWORD = "weir steps nine";
 
+    private final RoofNestProperties properties;
     private final FirmRepository firms;
     private final Hiring hiring;
     private final DemoQuiller quiller;
@@ -35,8 +35,10 @@ class DemoWorld implements ApplicationRunner {
     private final PriceBook prices;
     private final Clock clock;
 
-    DemoWorld(FirmRepository firms, Hiring hiring, DemoQuiller quiller, DemoNeighbours neighbours, DemoMaltings maltings,
+    DemoWorld(RoofNestProperties properties, FirmRepository firms, Hiring hiring, DemoQuiller quiller, DemoNeighbours neighbours,
+            DemoMaltings maltings,
             DemoKilnLane kilnLane, DemoTools tools, PriceBook prices, Clock clock) {
+        this.properties = properties;
         this.maltings = maltings;
         this.kilnLane = kilnLane;
         this.tools = tools;
@@ -50,7 +52,7 @@ class DemoWorld implements ApplicationRunner {
 
     @Override
     public void run(ApplicationArguments arguments) {
-        if (!firms.isEmpty()) {
+        if (!properties.demo() || !firms.isEmpty()) {
             return;
         }
         LocalDate today = LocalDate.now(clock);

@@ -11,13 +11,22 @@ import org.springframework.dao.DataAccessException;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
 import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
+import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCustomizer;
 
 import roofnest.app.web.DatabaseAway;
 
-/** That a page was read is noted in its session; where nothing can be noted because the disk is full, the page is read all the same. */
+/**
+ * That a page was read is noted in its session; where nothing can be noted because the disk is full, the page is read all the same. Two
+ * requests of one session may note the same at once: the later one counts, and neither fails.
+ */
 @Configuration
 class ForgivingSessions {
     private static final Logger LOG = LoggerFactory.getLogger(ForgivingSessions.class);
+
+    @Bean
+    PostgreSqlJdbcIndexedSessionRepositoryCustomizer laterOneCounts() {
+        return new PostgreSqlJdbcIndexedSessionRepositoryCustomizer();
+    }
 
     @Bean
     static BeanPostProcessor forgivingSessionRepository() {

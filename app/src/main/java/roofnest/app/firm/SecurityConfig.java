@@ -50,6 +50,8 @@ class SecurityConfig {
 
     private static HttpSecurity headers(HttpSecurity http) throws Exception {
         return http.headers(headers -> headers
+                // Of this host alone: what else its owner runs beside it is not ours to decide.
+                .httpStrictTransportSecurity(tls -> tls.includeSubDomains(false))
                 .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_SECURITY_POLICY))
                 .referrerPolicy(policy -> policy.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)));
     }

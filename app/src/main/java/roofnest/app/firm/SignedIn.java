@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 
 import org.springframework.security.core.Authentication;
+import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 
 /** The door has opened: the browser is known from here on, and the page that was asked for comes. */
@@ -24,6 +25,10 @@ class SignedIn extends SavedRequestAwareAuthenticationSuccessHandler {
     void known(HttpServletRequest request, HttpServletResponse response, Authentication who) {
         devices.remember((Staff) who.getPrincipal(), request, response);
         fresh.proved(request.getSession());
+        // Made now and not by the first page: of two pages that are asked for at once, both carry the same one.
+        if (request.getAttribute(CsrfToken.class.getName()) instanceof CsrfToken token) {
+            token.getToken();
+        }
     }
 
     @Override

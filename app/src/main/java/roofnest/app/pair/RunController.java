@@ -80,8 +80,8 @@ class RunController {
     }
 
     @PostMapping("/undo")
-    String undo(RunPort port, RedirectAttributes flash) {
-        return taken(port, flash, () -> desk.undo(port));
+    String undo(RunPort port, @RequestParam String step, RedirectAttributes flash) {
+        return taken(port, flash, () -> desk.undo(port, step));
     }
 
     @PostMapping("/fill")

@@ -69,8 +69,12 @@ class RunDesk {
         });
     }
 
-    void undo(RunPort port) {
-        port.alone(open -> open.state().canUndo() ? add(open, new RunEvent.Undone(clock.instant(), port.by())) : List.of());
+    /** Takes back what led to a step; what somebody else did meanwhile is not taken back by it. */
+    void undo(RunPort port, String stepId) {
+        port.alone(open -> {
+            requireStep(open, stepId);
+            return open.state().canUndo() ? add(open, new RunEvent.Undone(clock.instant(), port.by())) : List.of();
+        });
     }
 
     /** Does on the bench what the step asks hands to do. */

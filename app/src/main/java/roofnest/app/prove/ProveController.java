@@ -1,6 +1,8 @@
 package roofnest.app.prove;
 
 import java.util.Arrays;
+import roofnest.app.web.NoSuchPage;
+import org.springframework.web.bind.annotation.ResponseBody;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -56,10 +58,47 @@ class ProveController {
     @Says("The test has begun. Nothing of it counts until you say what was seen.")
     String begin(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam String kind,
             @RequestParam(defaultValue = "false") boolean standIns) {
-        Protocol named = Arrays.stream(Protocol.values()).filter(k -> k.name().equals(kind)).findFirst()
-                .orElseThrow(() -> new BadInput("There is no such test."));
+        Protocol named = protocol(kind).orElseThrow(() -> new BadInput("There is no such test."));
         long trial = standIns ? trials.rehearse(ref, cameraId, named) : trials.begin(ref, cameraId, named);
         return "redirect:" + ref.path() + "/prove/trials/" + trial;
+    }
+
+    private static Optional<Protocol> protocol(String kind) {
+        return Arrays.stream(Protocol.values()).filter(each -> each.name().equals(kind)).findFirst();
+    }
+
+    /** Addresses of the pages of all tests, for a phone that takes them along. */
+    @GetMapping("/households/{household}/prove/along")
+    @ResponseBody
+    List<String> along(HouseholdRef ref) {
+        return trials.wanted(ref).stream().map(wanted -> testPath(ref, wanted.cameraId(), wanted.kind())).toList();
+    }
+
+    private static String testPath(HouseholdRef ref, long cameraId, Protocol kind) {
+        return ref.path() + "/prove/" + cameraId + "/tests/" + kind;
+    }
+
+    /** A test's page without the test: a phone shows it when it is to begin without a line. */
+    @GetMapping("/households/{household}/prove/{camera}/tests/{kind}")
+    String ahead(HouseholdRef ref, @PathVariable("camera") long cameraId, @PathVariable String kind, Model model) {
+        return aheadPage(ref, cameraId, protocol(kind).orElseThrow(NoSuchPage::new), model, Form.empty());
+    }
+
+    private String aheadPage(HouseholdRef ref, long cameraId, Protocol kind, Model model, Form form) {
+        frames.frame(ref, Stage.PROVE, model);
+        model.addAttribute("form", form);
+        model.addAttribute("trial", TrialView.of(trials.ahead(ref, cameraId, kind)));
+        model.addAttribute("trialPath", testPath(ref, cameraId, kind));
+        return "trial";
+    }
+
+    /** Begun and seen through in one. */
+    @PostMapping("/households/{household}/prove/{camera}/tests/{kind}/seen")
+    @Says("The result is noted.")
+    String made(HouseholdRef ref, @PathVariable("camera") long cameraId, @PathVariable String kind, Form form, Model model) {
+        Protocol named = protocol(kind).orElseThrow(NoSuchPage::new);
+        return form.save(() -> trials.made(ref, cameraId, named, form)) ? "redirect:" + ref.path() + "/prove"
+                : aheadPage(ref, cameraId, named, model, form);
     }
 
     @GetMapping("/households/{household}/prove/trials/{trial}")
@@ -130,6 +169,7 @@ class ProveController {
         frames.frame(ref, Stage.PROVE, model);
         model.addAttribute("form", form);
         model.addAttribute("trial", TrialView.of(trials.running(ref, trialId)));
+        model.addAttribute("trialPath", ref.path() + "/prove/trials/" + trialId);
         return "trial";
     }
 }

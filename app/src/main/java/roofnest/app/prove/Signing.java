@@ -55,8 +55,9 @@ public class Signing {
      *
      * @param issues newest first
      * @param differs what the newest issue says and is so no longer, or the other way round; empty when it still is so
+     * @param shown names what the pack says now: a signature is given under what was shown, and under nothing else
      */
-    public record State(Gate gate, List<IssueRepository.Issue> issues, List<String> differs) {
+    public record State(Gate gate, List<IssueRepository.Issue> issues, List<String> differs, String shown) {
         Optional<IssueRepository.Issue> newest() {
             return issues.stream().findFirst();
         }
@@ -66,8 +67,12 @@ public class Signing {
         long household = frame.ref().id();
         List<RemarkRepository.Remark> said = remarks.of(household);
         List<IssueRepository.Issue> signed = issues.of(household);
-        return new State(gate(frame, said), signed,
-                signed.isEmpty() ? List.of() : differs(signed.get(0).says(), drawer.says(frame, holding(frame, said))));
+        List<String> says = drawer.says(frame, holding(frame, said));
+        return new State(gate(frame, said), signed, signed.isEmpty() ? List.of() : differs(signed.get(0).says(), says), shown(says));
+    }
+
+    private static String shown(List<String> says) {
+        return sha256(String.join("\n", says));
     }
 
     private Gate gate(Frame frame, List<RemarkRepository.Remark> said) {
@@ -115,6 +120,9 @@ public class Signing {
                     + ". Prove it, or write what the householder says of it.").toList());
             if (frame.cameras().isEmpty()) {
                 open.add("There is no camera yet.");
+            }
+            if (!form.raw("shown").equals(shown(drawer.says(frame, holding(frame, said))))) {
+                open.add("What the pack says has changed since this page was shown. Read it as it stands now, and sign that.");
             }
             if (!open.isEmpty()) {
                 form.refuse("gate", open);

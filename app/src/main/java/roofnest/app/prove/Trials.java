@@ -1,6 +1,7 @@
 package roofnest.app.prove;
 
 import java.time.Clock;
+import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -74,16 +75,42 @@ public class Trials {
 
     /** Begins the test of a real camera. */
     public long begin(HouseholdRef ref, long cameraId, Protocol kind) {
-        return changes.make(ref, stage(ref, kind), () -> {
-            Camera camera = cameras.get(ref.id(), cameraId).camera();
-            if (!camera.joined()) {
-                throw new BadInput(camera.name() + " is not joined yet; pair it first.");
-            }
-            if (!TestsWanted.of(camera, promises.of(ref.id()), households.of(ref.id()).facts().climate()).contains(kind)) {
-                throw new BadInput("Nothing that is promised of " + camera.name() + " wants this test.");
-            }
-            return trials.begin(ref.id(), cameraId, kind, OptionalDouble.empty(), ref.by());
-        });
+        return changes.make(ref, stage(ref, kind), () -> begun(ref, cameraId, kind));
+    }
+
+    private long begun(HouseholdRef ref, long cameraId, Protocol kind) {
+        Camera camera = cameras.get(ref.id(), cameraId).camera();
+        if (!camera.joined()) {
+            throw new BadInput(camera.name() + " is not joined yet; pair it first.");
+        }
+        if (!TestsWanted.of(camera, promises.of(ref.id()), households.of(ref.id()).facts().climate()).contains(kind)) {
+            throw new BadInput("Nothing that is promised of " + camera.name() + " wants this test.");
+        }
+        return trials.begin(ref.id(), cameraId, kind, OptionalDouble.empty(), ref.by());
+    }
+
+    /** Every test of a real camera that could be begun: the camera and the kind. */
+    List<Wanted> wanted(HouseholdRef ref) {
+        JudgedHousehold household = households.of(ref.id());
+        return household.facts().cameras().stream().filter(Camera::joined)
+                .flatMap(camera -> TestsWanted.of(camera, promises.of(ref.id()), household.facts().climate()).stream()
+                        .map(kind -> new Wanted(camera.id(), kind)))
+                .toList();
+    }
+
+    record Wanted(long cameraId, Protocol kind) {}
+
+    /** A test as it would begin now; it is not begun by being looked at. */
+    Running ahead(HouseholdRef ref, long cameraId, Protocol kind) {
+        return running(ref, new TrialRepository.Trial(0, cameraId, kind, false, OptionalDouble.empty(), null, Optional.empty(), null,
+                OffsetDateTime.now(clock), ref.by(), null, null, null, Map.of()), trials.of(ref.id()));
+    }
+
+    /** A test that was begun and seen through without a line, in one: as {@link #begin} and then {@link #decide}. */
+    void made(HouseholdRef ref, long cameraId, Protocol kind, Form form) {
+        Running running = ahead(ref, cameraId, kind);
+        Seen.read(form, running).ifPresent(
+                seen -> changes.run(ref, stage(ref, kind), () -> keep(ref, begun(ref, cameraId, kind), running, seen)));
     }
 
     /** A test that is made later is a matter of care once the house was handed over; all others want the case open. */
@@ -122,13 +149,16 @@ public class Trials {
 
     Running running(HouseholdRef ref, long trialId) {
         TrialRepository.Trial trial = trials.find(ref.id(), trialId).orElseThrow(NoSuchPage::new);
+        return running(ref, trial, trials.of(ref.id()).stream().filter(t -> t.id() < trialId).toList());
+    }
+
+    private Running running(HouseholdRef ref, TrialRepository.Trial trial, List<TrialRepository.Trial> before) {
         JudgedHousehold household = households.of(ref.id());
         CameraRepository.Record camera = household.camera(trial.cameraId());
         Optional<LiveScene> scene = trial.onStandIns()
                 ? Optional.of(LiveScene.of(household.facts().plan().orElseThrow(NoSuchPage::new), camera.camera())) : Optional.empty();
         List<Judged> watched = household.judgement().promises().stream().filter(judged -> asked(household, camera, judged, trial.kind()))
                 .toList();
-        List<TrialRepository.Trial> before = trials.of(ref.id()).stream().filter(t -> t.id() < trialId).toList();
         return new Running(trial, camera, scene, watched, household.judge().link(household.facts(), camera.camera()),
                 isFirstAway(before, trial.cameraId(), trial.onStandIns()),
                 trial.onStandIns() ? List.of() : TestsWanted.phones(trial.kind(), trial.cameraId(), household.facts()));
@@ -167,15 +197,17 @@ public class Trials {
             throw new BadInput("This is a rehearsal on stand-ins; it proves nothing.");
         }
         Seen.read(form, running)
-                .ifPresent(seen -> changes.run(ref, stage(ref, running.trial().kind()), () -> {
-                    Camera camera = cameras.get(ref.id(), running.camera().id()).camera();
-                    List<Proof> made = proofs(running, camera, seen, promises.of(ref.id()), ref);
-                    boolean footage = running.trial().kind() == Protocol.FOOTAGE;
-                    boolean passed = seen.passed() && (!footage || made.stream().allMatch(Proof::passed));
-                    decided(ref, trialId, new TrialRepository.Decided(passed, footage ? OptionalDouble.empty() : seen.seconds(),
-                            seen.timed(), seen.light(), seen.said(), seen.phones()));
-                    made.forEach(proof -> proofs.add(ref.id(), proof));
-                }));
+                .ifPresent(seen -> changes.run(ref, stage(ref, running.trial().kind()), () -> keep(ref, trialId, running, seen)));
+    }
+
+    private void keep(HouseholdRef ref, long trialId, Running running, Seen seen) {
+        Camera camera = cameras.get(ref.id(), running.camera().id()).camera();
+        List<Proof> made = proofs(running, camera, seen, promises.of(ref.id()), ref);
+        boolean footage = running.trial().kind() == Protocol.FOOTAGE;
+        boolean passed = seen.passed() && (!footage || made.stream().allMatch(Proof::passed));
+        decided(ref, trialId, new TrialRepository.Decided(passed, footage ? OptionalDouble.empty() : seen.seconds(),
+                seen.timed(), seen.light(), seen.said(), seen.phones()));
+        made.forEach(proof -> proofs.add(ref.id(), proof));
     }
 
     /** How a rehearsal went. */

@@ -146,7 +146,6 @@ public class HouseholdRepository {
 
     /** Keeps how a household's promises stand beside it, so that no list has to count them. */
     void tally(long id, Judgement judgement) {
-        counts.changed();
         jdbc.sql("""
             update household set kept = :kept, thin = :thin, broken = :broken, untried = :untried
             where id = :id and (kept, thin, broken, untried) is distinct from (:kept, :thin, :broken, :untried)
@@ -160,7 +159,6 @@ public class HouseholdRepository {
     }
 
     public long add(long firmId, String name, String address, LocalDate dueOn, String dueWhat) {
-        counts.changed();
         return jdbc.sql("""
             insert into household (firm_id, name, address, stage, stage_since, due_on, due_what, due_by_hand, created_at)
             values (:firmId, :name, :address, 'BRIEF', :today, :dueOn, :dueWhat, true, :now)
@@ -178,7 +176,6 @@ public class HouseholdRepository {
 
     /** Takes in a household that was carried out of another place: its work stands where it stood there. */
     public long carryIn(long firmId, Household in) {
-        counts.changed();
         return jdbc.sql("""
             insert into household (firm_id, name, address, phone, stage, stage_since, notes, handed_over_at, created_at)
             values (:firmId, :name, :address, :phone, :stage, :today, :notes, :handedOver, :now)
@@ -236,7 +233,6 @@ public class HouseholdRepository {
 
     /** Puts the household away: it is found when it is looked for, and stands in no list. Returns whether it was not yet. */
     public boolean archive(long id, String by) {
-        counts.changed();
         return jdbc.sql("update household set archived_at = :now, archived_by = :by where id = :id and archived_at is null")
                 .param("now", OffsetDateTime.now(clock))
                 .param("by", by)
@@ -245,7 +241,6 @@ public class HouseholdRepository {
     }
 
     public void bringBack(long id) {
-        counts.changed();
         jdbc.sql("update household set archived_at = null, archived_by = null where id = :id").param("id", id).update();
     }
 
@@ -254,7 +249,6 @@ public class HouseholdRepository {
      * has learned of times and ways in, which names no house.
      */
     public void remove(long firmId, long id, String by) {
-        counts.changed();
         jdbc.sql("insert into household_removal (firm_id, removed_at, removed_by) values (:firm, :now, :by)")
                 .param("firm", firmId)
                 .param("now", OffsetDateTime.now(clock))
@@ -366,7 +360,6 @@ public class HouseholdRepository {
 
     /** Puts a household of the firm on a day. @return whether it is one of the firm's */
     public boolean book(long firmId, long id, LocalDate day) {
-        counts.changed();
         return jdbc.sql("""
             update household set due_on = :day, due_by_hand = true, particulars_version = particulars_version + 1
             where id = :id and firm_id = :firm
@@ -379,7 +372,6 @@ public class HouseholdRepository {
 
     /** Moves the work on to a stage; it never moves back by itself. */
     void reach(Locked locked, Stage stage) {
-        counts.changed();
         if (locked.stage().compareTo(stage) < 0) {
             // Whatever somebody set was about the work before.
             jdbc.sql(
@@ -397,7 +389,6 @@ public class HouseholdRepository {
 
     /** What the work asks for next; nothing when it asks for nothing. */
     void setDue(long id, Optional<WorkAhead.Due> due) {
-        counts.changed();
         jdbc.sql("""
             update household set due_on = :on, due_what = :what
             where id = :id and (due_on, due_what) is distinct from (:on::date, :what::text)
@@ -416,7 +407,6 @@ public class HouseholdRepository {
      * @param byHand whether it stands until the work has moved on, rather than follow the work
      */
     public void setDueByHand(long id, LocalDate on, String what, Long personId, boolean byHand, int version) {
-        counts.changed();
         int rows = jdbc.sql("""
             update household
             set due_on = :on, due_what = nullif(:what, ''), due_person_id = :person, due_by_hand = :byHand,
@@ -444,7 +434,6 @@ public class HouseholdRepository {
 
     /** Work goes on in a house that was handed over. */
     public void reopen(long id) {
-        counts.changed();
         jdbc.sql("update household set handed_over_at = null where id = :id").param("id", id).update();
     }
 

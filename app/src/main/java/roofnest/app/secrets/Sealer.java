@@ -1,5 +1,6 @@
 package roofnest.app.secrets;
 
+import java.lang.reflect.UndeclaredThrowableException;
 import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
 import java.time.Clock;
@@ -8,8 +9,12 @@ import java.util.Optional;
 
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 
 import com.google.crypto.tink.Aead;
 import com.google.crypto.tink.KeysetHandle;
@@ -46,18 +51,23 @@ public class Sealer {
 
     private static final Logger LOG = LoggerFactory.getLogger(Sealer.class);
     private static final String KNOWN = "roof nest";
+    /** Under which instances wait for each other; any number that nothing else here locks. */
+    private static final long LOCK = 7_401_936_221_018L;
 
     private final KeyFile file;
     private final JdbcClient jdbc;
     private final Clock clock;
+    private final TransactionTemplate alone;
     private volatile Keys keys;
 
     private record Keys(State state, KeysetHandle handle, Aead aead) {}
 
-    Sealer(RoofNestProperties properties, JdbcClient jdbc, Clock clock) throws GeneralSecurityException {
+    Sealer(RoofNestProperties properties, JdbcClient jdbc, PlatformTransactionManager transactions, Clock clock)
+            throws GeneralSecurityException {
         this.file = new KeyFile(properties.keyFile());
         this.jdbc = jdbc;
         this.clock = clock;
+        this.alone = new TransactionTemplate(transactions);
         this.keys = found();
         if (keys.state() != State.GOOD) {
             LOG.error("sealing key: {} File: {}. Passwords cannot be opened until it is mended; everything else works.",
@@ -67,7 +77,23 @@ public class Sealer {
                 mode, file.path()));
     }
 
+    /** One instance after the other, so that two that start together over an empty database do not make two keys. */
     private Keys found() throws GeneralSecurityException {
+        try {
+            return alone.execute(status -> {
+                jdbc.sql("select pg_advisory_xact_lock(:lock)").param("lock", LOCK).query((row, n) -> "").single();
+                try {
+                    return foundAlone();
+                } catch (GeneralSecurityException e) {
+                    throw new UndeclaredThrowableException(e);
+                }
+            });
+        } catch (UndeclaredThrowableException e) {
+            throw (GeneralSecurityException) e.getUndeclaredThrowable();
+        }
+    }
+
+    private Keys foundAlone() throws GeneralSecurityException {
         Optional<byte[]> known = jdbc.sql("select sealed from seal_key where id = 1").query(byte[].class).optional();
         boolean sealedBefore = known.isPresent() || jdbc.sql("select exists (select from secret)").query(Boolean.class).single();
         if (!file.exists()) {
@@ -177,6 +203,19 @@ public class Sealer {
             LOG.error("sealing key", e);
         }
         return keys.state();
+    }
+
+    /** Another instance may have begun with a new key: then ours is foreign from here on, and seals nothing more. */
+    @Scheduled(initialDelayString = "PT1M", fixedDelayString = "PT1M")
+    void stillOurs() {
+        try {
+            Optional<byte[]> known = jdbc.sql("select sealed from seal_key where id = 1").query(byte[].class).optional();
+            if (keys.state() == State.GOOD && known.isPresent() && !opens(keys, known, known.get())) {
+                LOG.error("sealing key: {}", lookAgain().words());
+            }
+        } catch (DataAccessException away) {
+            LOG.debug("the database is away; the key is looked at in a minute");
+        }
     }
 
     /**

@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 
 import jakarta.servlet.FilterChain;
+import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -65,11 +66,27 @@ public class DatabaseAway extends OncePerRequestFilter {
         try {
             chain.doFilter(request, response);
         } catch (ServletException | RuntimeException thrown) {
-            if (response.isCommitted() || !isAway(thrown) && !takesNothing(thrown)) {
+            boolean ours = isAway(thrown) || takesNothing(thrown);
+            if (ours && response.isCommitted() && response.getStatus() >= HttpServletResponse.SC_BAD_REQUEST) {
+                LOG.warn("the session was not kept after a refusal at {}: {}", request.getMethod(), thrown.getMessage());
+                return;
+            }
+            if (!ours || response.isCommitted()) {
                 throw thrown;
             }
             answer(request, response, thrown);
         }
+    }
+
+    /** The page of a refusal looks its reader up anew, so the database may go away under that too. */
+    @Override
+    protected boolean shouldNotFilterErrorDispatch() {
+        return false;
+    }
+
+    /** What was asked for, also when it is its refusal that is being told. */
+    private static String asked(HttpServletRequest request) {
+        return request.getAttribute(RequestDispatcher.ERROR_REQUEST_URI) instanceof String first ? first : request.getRequestURI();
     }
 
     /** Files that pages load are everybody's. */
@@ -81,7 +98,9 @@ public class DatabaseAway extends OncePerRequestFilter {
     /** Whether the database could not be reached, or went away in the middle. */
     public static boolean isAway(Throwable thrown) {
         return said(thrown, GONE) || causes(thrown).stream()
-                .anyMatch(each -> each instanceof SQLTransientConnectionException || each instanceof SQLNonTransientConnectionException);
+                .anyMatch(each -> each instanceof SQLTransientConnectionException || each instanceof SQLNonTransientConnectionException
+                // Neither its last word nor taking it back reached the database: the line broke under the commit.
+                        || each instanceof TransactionSystemException && each.getCause() instanceof SQLException);
     }
 
     /** Whether it can be read and keeps nothing. */
@@ -120,6 +139,7 @@ public class DatabaseAway extends OncePerRequestFilter {
         LOG.error("{} at {}: {}", away ? "the database is away" : "the database takes nothing", request.getMethod(), thrown.getMessage());
         LOG.debug("what broke", thrown);
         response.resetBuffer();
+        response.setContentLengthLong(-1);
         response.setStatus(HttpServletResponse.SC_SERVICE_UNAVAILABLE);
         response.setHeader(HttpHeaders.RETRY_AFTER, String.valueOf(RETRY_S));
         response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
@@ -132,14 +152,14 @@ public class DatabaseAway extends OncePerRequestFilter {
         String accept = String.valueOf(request.getHeader(HttpHeaders.ACCEPT));
         if (!accept.contains(MediaType.TEXT_HTML_VALUE)) {
             response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-            response.getWriter().write("{\"title\":\"" + title + "\",\"status\":503,\"detail\":\"" + known + "\"}");
+            write(response, "{\"title\":\"" + title + "\",\"status\":503,\"detail\":\"" + known + "\"}");
             return;
         }
         response.setContentType(MediaType.TEXT_HTML_VALUE);
         Typed typed = reading ? new Typed(List.of(), false) : Typed.of(request);
         ResourceUrlProvider urls = files.getIfAvailable();
-        response.getWriter().write(templates.process("away", new Context(Locale.ENGLISH, Map.of("title", title, "known", known,
-                "again", away && reading ? RETRY_S : 0, "action", request.getRequestURI(), "reading", reading, "typed", typed.fields(),
+        write(response, templates.process("away", new Context(Locale.ENGLISH, Map.of("title", title, "known", known,
+                "again", away && reading ? RETRY_S : 0, "action", asked(request), "reading", reading, "typed", typed.fields(),
                 "left", typed.left(),
                 "styles", List.of("/vendor/bootstrap.min.css", "/css/roofnest.css").stream().map(path -> named(urls, path)).toList()))));
     }
@@ -147,6 +167,15 @@ public class DatabaseAway extends OncePerRequestFilter {
     private static String named(ResourceUrlProvider urls, String path) {
         String found = urls == null ? null : urls.getForLookupPath(path);
         return found == null ? path : found;
+    }
+
+    /** Part of an answer may have been written already, by the one or the other. */
+    private static void write(HttpServletResponse response, String text) throws IOException {
+        try {
+            response.getWriter().write(text);
+        } catch (IllegalStateException asBytes) {
+            response.getOutputStream().write(text.getBytes(StandardCharsets.UTF_8));
+        }
     }
 
     /** Before a handler was found nothing can have been done; later it may have been, up to the last word of the database. */

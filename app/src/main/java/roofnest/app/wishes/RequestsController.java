@@ -1,5 +1,8 @@
 package roofnest.app.wishes;
 
+import java.util.List;
+import java.util.stream.Collectors;
+
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -22,7 +25,9 @@ class RequestsController {
 
     @GetMapping("/requests")
     String requests(@AuthenticationPrincipal Staff staff, @RequestParam(required = false) String gone, Model model) {
-        model.addAttribute("waiting", wishes.waitingFor(staff));
+        List<Wishes.Wish> waiting = wishes.waitingFor(staff);
+        model.addAttribute("waiting", waiting);
+        model.addAttribute("filledIn", waiting.stream().collect(Collectors.toMap(Wishes.Wish::id, wish -> wishes.filledIn(staff, wish))));
         model.addAttribute("own", wishes.askedBy(staff));
         model.addAttribute("gone", gone != null);
         return "requests";

@@ -5,8 +5,11 @@ import java.sql.SQLException;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -27,6 +30,12 @@ import tools.jackson.databind.json.JsonMapper;
 @Repository
 public class Wishes implements SealedRows {
     private static final int SETTLED_SHOWN = 20;
+    private static final int MOST_SHOWN = 8;
+    private static final int LONGEST_SHOWN = 120;
+    /** Of use to the page alone: what it was opened at, and the strokes of a signature. */
+    private static final Set<String> UNSHOWN = Set.of("_csrf", "version", "strokes", "shown");
+    private static final Pattern TYPED = Pattern.compile("^(?!true$|false$|on$).*\\p{Ll}", Pattern.DOTALL);
+    private static final Pattern SECRET = Pattern.compile("(?i)password|code|token|pin|secret");
     private static final TypeReference<Map<String, List<String>>> FIELDS = new TypeReference<>() {
     };
 
@@ -71,6 +80,26 @@ public class Wishes implements SealedRows {
                         jdbc.sql("select fields from wish where id = :id").param("id", id).query(byte[].class).single(),
                         belongsTo(wish.householdId(), path)))
                 .map(typed -> json.readValue(typed, FIELDS));
+    }
+
+    /**
+     * The words that were filled in, for whoever is to grant it; secrets are said to be there and not shown. Ticks, choices and numbers are
+     * left out: without the page around them they say nothing.
+     * Nothing when it does not open.
+     */
+    List<String> filledIn(Staff staff, Wish wish) {
+        return fields(staff, wish.id(), wish.path()).orElse(Map.of()).entrySet().stream()
+                .filter(field -> !UNSHOWN.contains(field.getKey()))
+                .sorted(Map.Entry.comparingByKey())
+                .flatMap(field -> field.getValue().stream().filter(TYPED.asPredicate())
+                        .map(value -> words(field.getKey()) + ": " + (SECRET.matcher(field.getKey()).find() ? "filled in, not shown here"
+                                : value.length() > LONGEST_SHOWN ? value.substring(0, LONGEST_SHOWN) + "…" : value)))
+                .limit(MOST_SHOWN).toList();
+    }
+
+    /** cameraName: camera name. */
+    private static String words(String field) {
+        return field.replaceAll("([a-z0-9])([A-Z])", "$1 $2").replaceAll("[-_]", " ").toLowerCase(Locale.ROOT);
     }
 
     private static String belongsTo(long householdId, String path) {

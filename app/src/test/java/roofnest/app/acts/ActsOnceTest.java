@@ -1,6 +1,7 @@
 package roofnest.app.acts;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -22,9 +23,15 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.security.authentication.TestingAuthenticationToken;
+import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionExecution;
+import org.springframework.transaction.support.TransactionTemplate;
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
@@ -34,6 +41,8 @@ import roofnest.app.records.HouseholdRepository;
 @AppTest
 class ActsOnceTest {
     @Autowired private MockMvc mvc;
+    @Autowired private ActsOnce once;
+    @Autowired private PlatformTransactionManager transactions;
     @Autowired private DemoPlaces demo;
     @Autowired private HouseholdRepository households;
 
@@ -57,6 +66,44 @@ class ActsOnceTest {
     private int entries() {
         return demo.jdbc().sql("select count(*) from log_entry where household_id = :id")
                 .param("id", Long.valueOf(house.replace("/households/", ""))).query(Integer.class).single();
+    }
+
+    /** The session is kept in a transaction of its own, also when the act's own broke: by that one no act counts as carried out. */
+    @Test
+    void no_act_is_numbered_in_a_transaction_that_is_not_its_own() {
+        String number = UUID.randomUUID().toString();
+        assertThatThrownBy(() -> answered(number, () -> {
+            new TransactionTemplate(transactions).execute(status -> demo.jdbc().sql("update act set path = path").update());
+            throw new IllegalStateException("the act's own transaction broke before");
+        })).isInstanceOf(IllegalStateException.class);
+        assertThat(numbered(number)).isZero();
+    }
+
+    @Test
+    void what_is_taken_back_after_it_takes_no_act_back() throws Exception {
+        String number = UUID.randomUUID().toString();
+        TransactionTemplate own = new TransactionTemplate(transactions);
+        own.setName("own");
+        answered(number, () -> {
+            own.execute(status -> demo.jdbc().sql("update act set path = path").update());
+            new TransactionTemplate(transactions).executeWithoutResult(TransactionExecution::setRollbackOnly);
+        });
+        assertThat(numbered(number)).isEqualTo(1);
+    }
+
+    private void answered(String number, Runnable handler) throws Exception {
+        MockHttpServletRequest request = new MockHttpServletRequest("POST", house + "/care/log");
+        request.addHeader("X-Act", number);
+        SecurityContextHolder.getContext().setAuthentication(new TestingAuthenticationToken(demo.staff("jory"), null));
+        try {
+            once.doFilter(request, new MockHttpServletResponse(), (asked, answer) -> handler.run());
+        } finally {
+            SecurityContextHolder.clearContext();
+        }
+    }
+
+    private int numbered(String number) {
+        return demo.jdbc().sql("select count(*) from act where id = cast(:id as uuid)").param("id", number).query(Integer.class).single();
     }
 
     @Test

@@ -79,7 +79,7 @@ class PackLinkTest {
         if (!said.isEmpty()) {
             signing.remark(ref, new Form(said));
         }
-        Form form = new Form(new HashMap<>());
+        Form form = new Form(new HashMap<>(Map.of("shown", signing.state(frames.frame(ref, Stage.PROVE)).shown())));
         signing.sign(ref, "Ida Read", "", form);
         assertThat(form.ok()).isTrue();
     }

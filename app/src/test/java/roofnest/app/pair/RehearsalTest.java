@@ -133,7 +133,8 @@ class RehearsalTest {
         long id = rehearsals.start(wynn, 1, false, 4);
         Staff petra = demo.staff("petra");
         for (MockHttpServletRequestBuilder request : new MockHttpServletRequestBuilder[] {get("/rehearsals/" + id),
-            get("/rehearsals/" + id + "/count"), post("/rehearsals/" + id + "/bench/hands"), post("/rehearsals/" + id + "/undo"),
+            get("/rehearsals/" + id + "/count"), post("/rehearsals/" + id + "/bench/hands"),
+            post("/rehearsals/" + id + "/undo").param("step", "power"),
             post("/rehearsals/" + id + "/answer").param("step", "power").param("answer", "ready"),
             post("/rehearsals/" + id + "/way").param("way", "STICKER")}) {
             assertThat(mvc.perform(request.with(user(petra)).with(csrf())).andReturn().getResponse().getStatus()).isEqualTo(404);

@@ -169,7 +169,7 @@ class RunsTest {
         step(() -> hands.fill(ref, run, "name", new Form(Map.of("cameraName", "Herons " + run))));
         assertThat(runs.port(ref, run).open().state().finished()).isTrue();
         assertThat(secrets.revealCameraPassword(ref.id(), camera, "camera", ref.by(), "test")).contains("Heron-44-wharf");
-        assertThatThrownBy(() -> desk.undo(runs.port(ref, run))).isInstanceOf(BadInput.class).hasMessageContaining("finished");
+        assertThatThrownBy(() -> desk.undo(runs.port(ref, run), step())).isInstanceOf(BadInput.class).hasMessageContaining("finished");
     }
 
     @Test
@@ -190,7 +190,9 @@ class RunsTest {
     void undo_and_still_waiting_are_stored_too() {
         desk.stillWaiting(runs.port(ref, run), "power");
         hands.answer(ref, run, "power", "ready");
-        desk.undo(runs.port(ref, run));
+        assertThatThrownBy(() -> desk.undo(runs.port(ref, run), "power")).as("asked from a page that is a step behind")
+                .isInstanceOf(Conflict.class);
+        desk.undo(runs.port(ref, run), step());
         assertThat(step()).isEqualTo("power");
         assertThat(runs.port(ref, run).open().events()).hasSize(3);
     }
@@ -342,7 +344,7 @@ class RunsTest {
     void no_run_ends_well_on_a_stand_in_that_is_offline() {
         assertThat(desk.answer(runs.port(ref, run), "power", "ready")).hasValueSatisfying(
                 told -> assertThat(told).contains("There was no light"));
-        desk.undo(runs.port(ref, run));
+        desk.undo(runs.port(ref, run), step());
         toDetails();
         desk.setFault(runs.port(ref, run), Fault.PASSWORD_MISTYPED);
         hands.handsOn(ref, run);

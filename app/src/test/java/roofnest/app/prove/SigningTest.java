@@ -94,6 +94,19 @@ class SigningTest {
         assertThat(issues.of(ref.id())).isEmpty();
     }
 
+    /** A signature stands under what its page showed: somebody else's change meanwhile, or a night without a line, makes it another. */
+    @Test
+    void what_changed_since_the_page_was_shown_is_not_signed() {
+        takeAllAsItIs("Known, and taken so.", "Ida Quiller");
+        String shown = state().shown();
+        changes.run(ref, Stage.BRIEF, () -> promises.keepsDays(ref.id(), 30));
+        takeAllAsItIs("Known, and taken so.", "Ida Quiller");
+        assertThat(sign(shown).faultsOf("gate")).singleElement().asString().contains("has changed since this page was shown");
+        assertThat(sign("").ok()).as("and nothing is signed unseen").isFalse();
+        assertThat(issues.of(ref.id())).isEmpty();
+        assertThat(sign().ok()).isTrue();
+    }
+
     /** Each on its own, with whose word it is; half a remark is none. */
     @Test
     void remarks_are_kept_one_by_one_and_need_both_the_words_and_whose_they_are() {
@@ -336,7 +349,11 @@ class SigningTest {
     }
 
     private Form sign() {
-        Form form = new Form(new HashMap<>());
+        return sign(state().shown());
+    }
+
+    private Form sign(String shown) {
+        Form form = new Form(new HashMap<>(Map.of("shown", shown)));
         form.save(() -> signing.sign(ref, "Ida Quiller", STROKES, form));
         return form;
     }

@@ -8,18 +8,34 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CyclicBarrier;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+
+import javax.sql.DataSource;
 
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.DataSourceTransactionManager;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
+
+import com.zaxxer.hikari.HikariDataSource;
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
@@ -36,6 +52,7 @@ class KeyTest {
     @Autowired private DemoPlaces demo;
     @Autowired private RoofNestProperties properties;
     @Autowired private MockMvc mvc;
+    @Autowired private DataSource source;
 
     private Path file;
     private Path copy;
@@ -165,5 +182,70 @@ class KeyTest {
         assertThat(sealer.tooOpen()).contains("rw-r--r--");
         assertThat(mvc.perform(get("/people/key").with(user(demo.staff("tamsin")))).andReturn().getResponse().getContentAsString())
                 .contains("can be read by others", "chmod 600");
+    }
+
+    /** Two that start together over an empty database, with a file that both see: one makes the key, the other takes it. */
+    @Test
+    void instances_that_start_together_have_one_key() throws Exception {
+        demo.jdbc().sql("create schema together").update();
+        try {
+            demo.jdbc().sql("create table together.seal_key (like public.seal_key including all)").update();
+            demo.jdbc().sql("create table together.secret (like public.secret including all)").update();
+            Path shared = file.resolveSibling("together.key");
+            Files.deleteIfExists(shared);
+            CyclicBarrier start = new CyclicBarrier(4);
+            List<Sealer> started = inParallel(4, () -> {
+                start.await();
+                return another(shared, "together");
+            });
+            byte[] sealed = started.get(0).seal("thrushes", "here");
+            assertThat(started).allSatisfy(each -> {
+                assertThat(each.state()).isEqualTo(Sealer.State.GOOD);
+                assertThat(each.open(sealed, "here")).contains("thrushes");
+            });
+            Path elsewhere = file.resolveSibling("elsewhere.key");
+            assertThat(another(elsewhere, "together").state()).as("on a machine without the file").isEqualTo(Sealer.State.LOST);
+            assertThat(elsewhere).doesNotExist();
+        } finally {
+            demo.jdbc().sql("drop schema together cascade").update();
+        }
+    }
+
+    /** Two tables of a schema of their own stand for a database. */
+    private Sealer another(Path key, String schema) throws Exception {
+        HikariDataSource hikari = source.unwrap(HikariDataSource.class);
+        DriverManagerDataSource other = new DriverManagerDataSource(hikari.getJdbcUrl() + "?currentSchema=" + schema, hikari.getUsername(),
+                hikari.getPassword());
+        return new Sealer(new RoofNestProperties(key, false), JdbcClient.create(other), new DataSourceTransactionManager(other),
+                Clock.systemUTC());
+    }
+
+    private static <T> List<T> inParallel(int threads, Callable<T> work) throws Exception {
+        ExecutorService pool = Executors.newFixedThreadPool(threads);
+        try {
+            List<T> done = new ArrayList<>();
+            for (Future<T> each : pool.invokeAll(Collections.nCopies(threads, work))) {
+                done.add(each.get());
+            }
+            return done;
+        } finally {
+            pool.shutdown();
+        }
+    }
+
+    /** The owner began with a new key at another instance: ours seals nothing more with the one that was given up. */
+    @Test
+    void a_key_that_another_instance_gave_up_seals_nothing_more() {
+        byte[] known = demo.jdbc().sql("select sealed from seal_key").query(byte[].class).single();
+        sealer.stillOurs();
+        assertThat(sealer.state()).isEqualTo(Sealer.State.GOOD);
+        try {
+            demo.jdbc().sql("update seal_key set sealed = :other").param("other", "another's".getBytes(StandardCharsets.UTF_8)).update();
+            sealer.stillOurs();
+            assertThat(sealer.state()).isEqualTo(Sealer.State.FOREIGN);
+            assertThatThrownBy(() -> sealer.seal("a", "b")).isInstanceOf(KeyAway.class);
+        } finally {
+            demo.jdbc().sql("update seal_key set sealed = :known").param("known", known).update();
+        }
     }
 }

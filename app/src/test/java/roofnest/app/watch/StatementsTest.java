@@ -33,6 +33,7 @@ import roofnest.core.catalogue.WifiSecurity;
 import roofnest.core.judge.Camera;
 import roofnest.core.network.HomeNetwork;
 import roofnest.core.view.CameraPose;
+import roofnest.core.promise.Stage;
 
 /** How often the pages that are used on a ladder ask the database. */
 @AppTest
@@ -100,7 +101,44 @@ class StatementsTest {
         for (int i = 0; i < 5; i++) {
             households.add(demo.staff("tamsin").firmId(), "Row " + i, i + " Ford Row", LocalDate.now().plusDays(1), "install");
         }
-        assertThat(asked(get("/"), 200)).isEqualTo(before).isLessThanOrEqualTo(7);
+        assertThat(asked(get("/"), 200)).isEqualTo(before).isLessThanOrEqualTo(8);
+    }
+
+    /** What another instance changed is counted, by the database itself; what was taken back is not, and many changes count once. */
+    @Test
+    void the_front_page_counts_what_another_instance_changed() {
+        long firm = demo.staff("tamsin").firmId();
+        long before = inBrief(firm);
+        long changes = changes(firm);
+        transaction.execute(status -> {
+            for (int i = 0; i < 3; i++) {
+                demo.jdbc().sql("""
+                    insert into household (firm_id, name, address, stage, stage_since, created_at)
+                    values (:firm, 'Elsewhere', 'Elsewhere', 'BRIEF', current_date, now())
+                    """).param("firm", firm).update();
+            }
+            return null;
+        });
+        assertThat(inBrief(firm)).isEqualTo(before + 3);
+        assertThat(changes(firm)).isEqualTo(changes + 1);
+        transaction.execute(status -> {
+            demo.jdbc().sql("update household set archived_at = now(), archived_by = 'x' where name = 'Elsewhere'").update();
+            status.setRollbackOnly();
+            return null;
+        });
+        assertThat(inBrief(firm)).isEqualTo(before + 3);
+        demo.jdbc().sql("delete from household where name = 'Elsewhere'").update();
+        assertThat(inBrief(firm)).isEqualTo(before);
+    }
+
+    private long inBrief(long firm) {
+        return households.tallies(firm, HouseholdRepository.Wanted.ALL, LocalDate.now()).stream()
+                .filter(tally -> tally.stage() == Stage.BRIEF).mapToLong(HouseholdRepository.Tally::households).sum();
+    }
+
+    private long changes(long firm) {
+        return demo.jdbc().sql("select coalesce(max(changes), 0) from firm_change where firm_id = :firm").param("firm", firm)
+                .query(Long.class).single();
     }
 
     @Test

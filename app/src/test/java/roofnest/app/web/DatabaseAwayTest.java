@@ -13,7 +13,10 @@ import java.util.List;
 
 import javax.sql.DataSource;
 
+import jakarta.servlet.DispatcherType;
+import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.Cookie;
+import jakarta.servlet.http.HttpServletResponse;
 
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -25,11 +28,14 @@ import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.boot.webmvc.test.autoconfigure.MockMvcPrint;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Import;
+import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.context.ContextConfiguration;
 import org.springframework.test.context.support.TestPropertySourceUtils;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.transaction.TransactionSystemException;
+import org.springframework.web.servlet.HandlerMapping;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 
 import com.zaxxer.hikari.HikariDataSource;
@@ -38,26 +44,27 @@ import roofnest.app.DemoPlaces;
 import roofnest.app.Routes;
 import roofnest.app.TestDatabase;
 import roofnest.app.firm.Staff;
+import roofnest.standins.Line;
 
 /** The line to the database is cut and mended, and the database stops taking anything: what is said, and that all goes on after. */
 @SpringBootTest(properties = "roofnest.demo=true")
 @AutoConfigureMockMvc(print = MockMvcPrint.NONE)
-@ContextConfiguration(initializers = DatabaseAwayTest.ByRelay.class)
+@ContextConfiguration(initializers = DatabaseAwayTest.ByLine.class)
 @Import({DemoPlaces.class, Routes.class})
 @DirtiesContext
 class DatabaseAwayTest {
     /** One line for this test alone. */
-    static class ByRelay extends TestDatabase {
+    static class ByLine extends TestDatabase {
         @Override
         public void initialize(ConfigurableApplicationContext context) {
             super.initialize(context);
             try {
                 String server = System.getenv("ROOFNEST_TEST_DB");
-                Relay relay = new Relay(server);
-                context.getBeanFactory().registerSingleton("relay", relay);
+                Line line = new Line(server);
+                context.getBeanFactory().registerSingleton("line", line);
                 String direct = context.getEnvironment().getProperty("spring.datasource.url");
                 TestPropertySourceUtils.addInlinedPropertiesToEnvironment(context,
-                        "spring.datasource.url=" + direct.replace(server, relay.address()));
+                        "spring.datasource.url=" + direct.replace(server, line.address()));
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }
@@ -65,18 +72,23 @@ class DatabaseAwayTest {
     }
 
     @Autowired private MockMvc mvc;
+    @Autowired private DatabaseAway away;
     @Autowired private DemoPlaces demo;
-    @Autowired private Relay relay;
+    @Autowired private Line line;
     @Autowired private DataSource dataSource;
 
     @AfterEach
-    void mended() {
+    void mended() throws SQLException {
         mend();
     }
 
-    /** The line is whole again; the pool looks for it every now and then, so a try or two may still be in vain. */
-    private void mend() {
-        relay.mend();
+    /**
+     * The line is whole again; the pool looks for it every now and then, so a try or two may still be in vain. It trusts what was used
+     * within the last half a second, which is longer than a line is cut here.
+     */
+    private void mend() throws SQLException {
+        line.mend();
+        dataSource.unwrap(HikariDataSource.class).getHikariPoolMXBean().softEvictConnections();
         for (int tries = 0; tries < 10; tries++) {
             try (var connection = dataSource.getConnection()) {
                 return;
@@ -97,7 +109,7 @@ class DatabaseAwayTest {
         String page = "/households/" + demo.household("Quiller") + "/brief";
         assertThat(mvc.perform(get(page).cookie(session)).andReturn().getResponse().getStatus()).isEqualTo(200);
         assertThat(mvc.perform(get("/actuator/health")).andReturn().getResponse().getStatus()).isEqualTo(200);
-        relay.cut();
+        line.cut();
         MockHttpServletResponse away = mvc.perform(get(page).cookie(session).accept("text/html")).andReturn().getResponse();
         assertThat(away.getStatus()).isEqualTo(503);
         assertThat(away.getHeader("Retry-After")).isEqualTo("5");
@@ -112,6 +124,13 @@ class DatabaseAwayTest {
         }
         assertThat(mvc.perform(get("/sign-in").accept("text/html")).andReturn().getResponse().getStatus()).isEqualTo(503);
         assertThat(mvc.perform(get("/actuator/health")).andReturn().getResponse().getStatus()).as("health tells").isEqualTo(503);
+        MockHttpServletResponse refusal = mvc.perform(get("/error").cookie(session).accept("text/html").with(request -> {
+            request.setDispatcherType(DispatcherType.ERROR);
+            request.setAttribute(RequestDispatcher.ERROR_STATUS_CODE, 404);
+            request.setAttribute(RequestDispatcher.ERROR_REQUEST_URI, page);
+            return request;
+        })).andReturn().getResponse();
+        assertThat(refusal.getStatus()).as("gone while a refusal was told").isEqualTo(503);
         MockHttpServletResponse script = mvc.perform(get(page).cookie(session).header("X-Requested-With", "XMLHttpRequest")
                 .accept("application/problem+json")).andReturn().getResponse();
         assertThat(script.getStatus()).isEqualTo(503);
@@ -121,12 +140,38 @@ class DatabaseAwayTest {
         assertThat(mvc.perform(get("/actuator/health")).andReturn().getResponse().getStatus()).isEqualTo(200);
     }
 
+    /** The refusal was decided; that the session could not be kept after it makes no fault of it. */
+    @Test
+    void a_refusal_stays_a_refusal_when_the_line_breaks_after_it() throws Exception {
+        MockHttpServletResponse response = new MockHttpServletResponse();
+        away.doFilter(new MockHttpServletRequest("GET", "/households/1/care"), response, (asked, answer) -> {
+            ((HttpServletResponse) answer).sendError(404);
+            throw new TransactionSystemException("JDBC rollback failed", new SQLException("Connection is closed"));
+        });
+        assertThat(response.getStatus()).isEqualTo(404);
+    }
+
+    /** The line breaks under the commit: neither that nor taking it back is heard of, and half an answer may have been written as bytes. */
+    @Test
+    void a_commit_that_nobody_heard_of_is_told_as_that() throws Exception {
+        MockHttpServletRequest request = new MockHttpServletRequest("POST", "/households/1/care/log");
+        request.addHeader("Accept", "application/json");
+        request.setAttribute(HandlerMapping.BEST_MATCHING_HANDLER_ATTRIBUTE, this);
+        MockHttpServletResponse response = new MockHttpServletResponse();
+        away.doFilter(request, response, (asked, answer) -> {
+            answer.getOutputStream().write('{');
+            throw new TransactionSystemException("JDBC rollback failed", new SQLException("Connection is closed"));
+        });
+        assertThat(response.getStatus()).isEqualTo(503);
+        assertThat(response.getContentAsString()).startsWith("{\"title\"").contains("Whether what you sent was carried out is not known");
+    }
+
     @Test
     void what_was_typed_comes_back_to_be_sent_again_but_for_passwords() throws Exception {
         Staff jory = demo.staff("jory");
         String path = "/households/" + demo.household("Quiller") + "/brief/notes";
         String version = demo.jdbc().sql("select version from household where name = 'Quiller'").query(String.class).single();
-        relay.cut();
+        line.cut();
         MockHttpServletResponse away = as(jory, post(path).param("notes", "The \"side\" gate <sticks>.").param("version", version));
         assertThat(away.getStatus()).isEqualTo(503);
         Document said = Jsoup.parse(away.getContentAsString());

@@ -58,7 +58,7 @@ class RequestsTest {
     }
 
     private MockHttpServletRequestBuilder change(String password) {
-        return post(house.path() + "/ready/network").param("ssid", "ford-row").param("password", password).param("band-GHZ_2_4", "true")
+        return post(house.path() + "/ready/network").param("ssid", "ford-row").param("password", password).param("band-GHZ_2_4", "on")
                 .param("security", "WPA2").param("network", String.valueOf(network.id()))
                 .param("version", String.valueOf(network.version()));
     }
@@ -92,7 +92,8 @@ class RequestsTest {
         assertThat(wish.askedBy()).isEqualTo(wynn.name());
         assertThat(demo.jdbc().sql("select w::text from wish w").query(String.class).single()).as("sealed").doesNotContain(NEW);
         String page = as(jory, get("/requests")).getContentAsString();
-        assertThat(page).contains("change the Wi-Fi password of ford-row", "Asked, 4 Ford Row").doesNotContain(NEW);
+        assertThat(page).contains("change the Wi-Fi password of ford-row", "Asked, 4 Ford Row", "ssid: ford-row",
+                "password: filled in, not shown here").doesNotContain(NEW, "security:", "version:", "band");
         assertThat(as(jory, get("/")).getContentAsString()).contains("One request waits for you.");
         assertThat(as(wynn, get("/")).getContentAsString()).doesNotContain("waits for you.");
         MockHttpServletResponse done = as(jory, grant(wish));

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.stream.Collectors;
 
 import net.jqwik.api.ForAll;
@@ -120,18 +119,11 @@ class LeavingLawTest {
     void help_never_costs_and_more_asked_never_costs_less(@ForAll long seed) {
         Random random = new Random(seed);
         House house = house(random);
-        LeavingPlan plan = plan(house, random);
-        TreeMap<String, LeavingPlan.Change> offered = new TreeMap<>();
-        for (boolean help : new boolean[] {false, true}) {
-            for (boolean wifi : new boolean[] {false, true}) {
-                LeavingPlan.of(house.access(), 1, house.kit(), rejoin(seed), new LeavingPlan.Wish(help, wifi)).changes()
-                        .forEach(change -> offered.put(change.key(), change));
-            }
-        }
-        plan.changes().forEach(change -> assertThat(offered).containsKey(change.key()));
         LeavingPlan inWifi = LeavingPlan.of(house.access(), 1, house.kit(), rejoin(seed), new LeavingPlan.Wish(true, false));
         LeavingPlan alone = LeavingPlan.of(house.access(), 1, house.kit(), rejoin(seed), new LeavingPlan.Wish(false, false));
         LeavingPlan out = LeavingPlan.of(house.access(), 1, house.kit(), rejoin(seed), new LeavingPlan.Wish(true, true));
+        assertThat(LeavingPlan.of(house.access(), 1, house.kit(), rejoin(seed), new LeavingPlan.Wish(true, false)).changes())
+                .as("asked again, the same").isEqualTo(inWifi.changes());
         assertThat(inWifi.minutes()).as("help never costs").isLessThanOrEqualTo(alone.minutes() + 1e-9);
         assertThat(out.minutes()).as("more is asked").isGreaterThanOrEqualTo(inWifi.minutes() - 1e-9);
     }
