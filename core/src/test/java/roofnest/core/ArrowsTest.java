@@ -54,6 +54,8 @@ class ArrowsTest {
 
     @ArchTest static final ArchRule mount_uses = uses("mount", "lang", "promise", "plan", "catalogue", "view");
 
+    @ArchTest static final ArchRule still_uses = uses("still", "lang", "plan", "catalogue", "view");
+
     @ArchTest static final ArchRule access_uses = uses("access", "lang", "cover", "catalogue");
 
     @ArchTest static final ArchRule cover_uses = uses("cover");

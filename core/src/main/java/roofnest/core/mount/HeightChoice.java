@@ -28,7 +28,7 @@ public record HeightChoice(
     }
 
     private static HeightChoice at(LensSpec lens, CameraPose pose, Place place, double heightM, double reachM) {
-        CameraPose raised = new CameraPose(pose.xM(), pose.yM(), heightM, pose.headingDeg(), pose.tiltDeg());
+        CameraPose raised = pose.atHeight(heightM);
         Projection projection = new Projection(lens, raised);
         return new HeightChoice(
                 heightM,

@@ -96,7 +96,7 @@ public final class FirstSpot {
                         (step + 1) / 2 * APART_M))
                 .filter(at -> Segments.distanceM(at, wall.from(), wall.to()) < wall.thicknessM() / 2 + 2 * OFF_THE_WALL_M)
                 .filter(at -> isFree(at, cameras)).findFirst()
-                .map(at -> new CameraPose(at.xM(), at.yM(), pose.heightM(), pose.headingDeg(), pose.tiltDeg())));
+                .map(at -> new CameraPose(at.xM(), at.yM(), pose.heightM(), pose.headingDeg(), pose.tiltDeg(), pose.rollDeg())));
     }
 
     private static boolean isFree(PlanPoint at, List<Camera> cameras) {

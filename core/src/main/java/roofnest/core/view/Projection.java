@@ -32,8 +32,11 @@ public final class Projection {
         double tilt = Math.toRadians(pose.tiltDeg());
         forward = new double[] {
             Math.sin(heading) * Math.cos(tilt), Math.cos(heading) * Math.cos(tilt), -Math.sin(tilt)};
-        right = new double[] {Math.cos(heading), -Math.sin(heading), 0};
-        up = cross(right, forward);
+        double[] level = {Math.cos(heading), -Math.sin(heading), 0};
+        double[] upright = cross(level, forward);
+        double roll = Math.toRadians(pose.rollDeg());
+        right = sum(level, Math.cos(roll), upright, -Math.sin(roll));
+        up = sum(upright, Math.cos(roll), level, Math.sin(roll));
         focalPx = focalPx(lens);
     }
 
@@ -47,8 +50,15 @@ public final class Projection {
 
     /** Vertical field of view through the picture's middle, degrees. */
     public static double vfovDeg(LensSpec lens) {
-        double half = lens.heightPx() / 2.0 / focalPx(lens);
-        return Math.toDegrees(2 * (lens.projection() == LensSpec.Projection.RECTILINEAR ? Math.atan(half) : half));
+        return 2 * belowMiddleDeg(lens, 0);
+    }
+
+    /** How far below its middle a picture reaches straight down, degrees: rolled over it reaches as far as it is wide. */
+    static double belowMiddleDeg(LensSpec lens, double rollDeg) {
+        double roll = Math.toRadians(rollDeg);
+        double half = Math.min(lens.heightPx() / 2.0 / Math.abs(Math.cos(roll)), lens.widthPx() / 2.0 / Math.abs(Math.sin(roll)))
+                / focalPx(lens);
+        return Math.toDegrees(lens.projection() == LensSpec.Projection.RECTILINEAR ? Math.atan(half) : half);
     }
 
     public SpacePoint eye() {
@@ -90,7 +100,7 @@ public final class Projection {
         double dx = xM - eye.xM();
         double dy = yM - eye.yM();
         double dz = zM - eye.zM();
-        return new InLens(dx * right[0] + dy * right[1], dx * up[0] + dy * up[1] + dz * up[2],
+        return new InLens(dx * right[0] + dy * right[1] + dz * right[2], dx * up[0] + dy * up[1] + dz * up[2],
                 dx * forward[0] + dy * forward[1] + dz * forward[2]);
     }
 
@@ -148,6 +158,10 @@ public final class Projection {
 
     private static double dot(double[] a, double[] b) {
         return a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+    }
+
+    private static double[] sum(double[] a, double ofA, double[] b, double ofB) {
+        return new double[] {ofA * a[0] + ofB * b[0], ofA * a[1] + ofB * b[1], ofA * a[2] + ofB * b[2]};
     }
 
     private static double[] cross(double[] a, double[] b) {

@@ -27,7 +27,7 @@ public final class Sightline {
     }
 
     public static double blindGroundM(LensSpec lens, CameraPose pose) {
-        return blindGroundM(pose.heightM(), pose.tiltDeg(), Projection.vfovDeg(lens));
+        return blindGroundM(pose.heightM(), pose.tiltDeg(), 2 * Projection.belowMiddleDeg(lens, pose.rollDeg()));
     }
 
     /** How steeply a face 1.6 m up is looked down on: {@code atan((h − 1.6) / d)}; negative from below. */

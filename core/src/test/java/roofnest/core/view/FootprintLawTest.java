@@ -37,7 +37,8 @@ class FootprintLawTest {
         LensSpec lens
                 = random.nextInt(3) == 0 ? new LensSpec(LensSpec.Projection.EQUIDISTANT, 2560, 1920, 110 + 50 * random.nextDouble(), 8)
                         : new LensSpec(LensSpec.Projection.RECTILINEAR, 1920, 1080, 50 + 60 * random.nextDouble(), 8);
-        CameraPose pose = RandomHouses.pose(random);
+        CameraPose upright = RandomHouses.pose(random);
+        CameraPose pose = upright.turned(upright.headingDeg(), upright.tiltDeg(), random.nextInt(4) * random.nextInt(91) - 90);
         Vision vision = new Vision(new Eye(crossings, lens, pose), GRID, cells(random));
         Footprint footprint = new Footprint(vision);
         DetailLevel level = DetailLevel.values()[random.nextInt(4)];

@@ -103,4 +103,27 @@ class ProjectionTest {
     private static double density(LensSpec lens, double distanceM) {
         return PixelDensity.atPxPerM(new Projection(lens, LEVEL_NORTH), at(0, distanceM));
     }
+
+    @Test
+    void rolled_clockwise_as_seen_from_behind_the_world_turns_the_other_way() {
+        LensSpec lens = new LensSpec(LensSpec.Projection.RECTILINEAR, 1920, 1080, 90, 8);
+        CameraPose level = new CameraPose(0, 0, 2, 0, 0);
+        // Right of the middle on the horizon: with the right hand of the camera lower, it shows above the middle's line.
+        Projection.Pixel rolled = new Projection(lens, level.turned(0, 0, 10)).pixel(4, 10, 2).orElseThrow();
+        assertThat(rolled.y()).isLessThan(540);
+        Projection.Pixel upright = new Projection(lens, level).pixel(4, 10, 3).orElseThrow();
+        Projection.Pixel over = new Projection(lens, level.turned(0, 0, 180)).pixel(4, 10, 3).orElseThrow();
+        assertThat(over.x()).isCloseTo(1920 - upright.x(), within(1e-6));
+        assertThat(over.y()).isCloseTo(1080 - upright.y(), within(1e-6));
+        Projection quarter = new Projection(lens, level.turned(0, 0, 90));
+        assertThat(quarter.pixel(0, 10, 3).orElseThrow().x()).as("what is above lies to the left").isLessThan(960);
+    }
+
+    @Test
+    void on_its_side_a_picture_reaches_as_far_down_as_it_is_wide() {
+        LensSpec lens = new LensSpec(LensSpec.Projection.RECTILINEAR, 1920, 1080, 90, 8);
+        assertThat(Projection.belowMiddleDeg(lens, 90)).isCloseTo(45, within(1e-9));
+        assertThat(Projection.belowMiddleDeg(lens, 180)).isCloseTo(Projection.vfovDeg(lens) / 2, within(1e-9));
+        assertThat(Sightline.blindGroundM(lens, new CameraPose(0, 0, 2, 0, 0, 90))).isCloseTo(2, within(1e-6));
+    }
 }
