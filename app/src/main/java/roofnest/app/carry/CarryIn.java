@@ -413,7 +413,7 @@ public class CarryIn {
 
     private long camera(long id, HouseholdFile.Camera c, Map<String, String> keys) {
         long added = books.cameras().add(id, c.name(), keys.getOrDefault(c.model(), c.model()),
-                new CameraPose(c.xM(), c.yM(), c.heightM(), c.headingDeg(), c.tiltDeg()),
+                new CameraPose(c.xM(), c.yM(), c.heightM(), c.headingDeg(), c.tiltDeg(), c.rollDeg() == null ? 0 : c.rollDeg()),
                 new Camera.Settings(c.clipSeconds(), c.coolDownSeconds(), c.cardGb(), c.visitsPerDay(), c.liveMinutes(), c.openSkyShare(),
                         c.chargeEveryDays(), c.panelSlopeDeg() == null ? 0 : c.panelSlopeDeg(),
                         c.panelHeadingDeg() == null ? 0 : c.panelHeadingDeg()));

@@ -157,7 +157,8 @@ class CarryOut {
         }
         roofnest.core.judge.Camera.Settings s = c.settings();
         return new HouseholdFile.Camera(c.id(), c.name(), key, c.pose().xM(), c.pose().yM(), c.pose().heightM(), c.pose().headingDeg(),
-                c.pose().tiltDeg(), c.masked().stream().sorted().map(MaskCell::toString).toList(), json.valueToTree(c.zones()),
+                c.pose().tiltDeg(), c.pose().rollDeg(), c.masked().stream().sorted().map(MaskCell::toString).toList(),
+                json.valueToTree(c.zones()),
                 s.clipSeconds(), s.coolDownSeconds(), s.cardGb(), s.visitsPerDay(), s.liveMinutes(), s.openSkyShare(), s.chargeEveryDays(),
                 s.panelSlopeDeg(),
                 s.panelHeadingDeg(),

@@ -43,7 +43,8 @@ record HouseholdFile(
     record Hub(String model, String name, String serial, String stickerKept, String room) {}
 
     record Camera(long ref, String name, String model, double xM, double yM, double heightM, double headingDeg, double tiltDeg,
-            List<String> masked, JsonNode zones, int clipSeconds, int coolDownSeconds, int cardGb, double visitsPerDay, double liveMinutes,
+            Double rollDeg, List<String> masked, JsonNode zones, int clipSeconds, int coolDownSeconds, int cardGb, double visitsPerDay,
+            double liveMinutes,
             double openSkyShare, int chargeEveryDays, Double panelSlopeDeg, Double panelHeadingDeg, String serial, String stickerKept,
             String deviceId, String room,
             OffsetDateTime joinedAt, boolean ownPassword, OffsetDateTime mountedAt, LocalDate lastChargedOn) {}

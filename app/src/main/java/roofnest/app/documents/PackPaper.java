@@ -14,7 +14,7 @@ import org.springframework.stereotype.Component;
 import roofnest.app.household.Frame;
 import roofnest.app.prove.PackDrawer;
 import roofnest.app.prove.RemarkRepository;
-import roofnest.app.prove.StillRepository;
+import roofnest.app.records.StillRepository;
 import roofnest.app.prove.TrialRepository;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.web.Language;

@@ -15,7 +15,7 @@ import roofnest.core.judge.TestsWanted;
 import roofnest.app.care.NextCharges;
 import roofnest.app.household.Frame;
 import roofnest.app.prove.RemarkRepository;
-import roofnest.app.prove.StillRepository;
+import roofnest.app.records.StillRepository;
 import roofnest.app.prove.TrialRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.drawing.PictureView;

@@ -124,6 +124,11 @@ public record PictureView(
      * on every move; they hold nothing but our own class names and numbers.
      */
     public String paths() {
+        return paths(shapes);
+    }
+
+    /** @see #paths() */
+    public static String paths(List<Shape> shapes) {
         StringBuilder svg = new StringBuilder();
         String open = null;
         for (Shape shape : shapes) {

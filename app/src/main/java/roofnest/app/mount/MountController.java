@@ -18,7 +18,6 @@ import roofnest.app.web.Form;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.StaleEdit;
 import roofnest.core.promise.Stage;
-import roofnest.core.view.CameraPose;
 
 @Controller
 class MountController {
@@ -45,8 +44,7 @@ class MountController {
         double height = form.decimal("heightM", "a height", 0.2, 12, "m");
         int version = form.version();
         boolean saved = form.save(() -> changes.run(ref, Stage.MOUNT, () -> {
-            CameraPose now = cameras.get(ref.id(), cameraId).camera().pose();
-            cameras.aim(ref.id(), cameraId, new CameraPose(now.xM(), now.yM(), height, now.headingDeg(), now.tiltDeg()), version);
+            cameras.aim(ref.id(), cameraId, cameras.get(ref.id(), cameraId).planned().atHeight(height), version);
         }));
         return saved ? "redirect:" + ref.path() + "/mount" : page(ref, model, form);
     }

@@ -12,6 +12,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
+import roofnest.app.records.Stills;
+import roofnest.app.records.StillRepository;
 import roofnest.app.firm.Needs;
 import roofnest.app.firm.Role;
 import roofnest.app.web.Site;
@@ -20,6 +22,7 @@ import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.Says;
+import roofnest.core.promise.Stage;
 
 /** What goes with the pack: stills of what the cameras show, and the link by which the household reads it. */
 @Controller
@@ -50,7 +53,7 @@ class PackSideController {
     String keepStill(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam(required = false) MultipartFile picture,
             Form form, Model model) throws IOException {
         byte[] sent = picture == null ? new byte[0] : picture.getBytes();
-        return form.save("still-" + cameraId, () -> stills.keep(ref, cameraId, sent)) ? "redirect:" + ref.path() + "/prove"
+        return form.save("still-" + cameraId, () -> stills.keep(ref, Stage.PROVE, cameraId, sent)) ? "redirect:" + ref.path() + "/prove"
                 : pages.page(ref, model, form);
     }
 

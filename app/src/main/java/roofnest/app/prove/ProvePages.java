@@ -3,6 +3,7 @@ package roofnest.app.prove;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
+import roofnest.app.records.StillRepository;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.HouseholdRef;

@@ -27,6 +27,7 @@ import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.StaleEdit;
 import roofnest.core.judge.Camera;
 import roofnest.core.lang.Numbers;
+import roofnest.core.still.Spread;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
 import roofnest.core.view.Zone;
@@ -55,9 +56,20 @@ public class CameraRepository implements Archive {
         this.archived = new ArchivedRows(jdbc, clock, TakenOut.Kind.CAMERA, "camera", "name || coalesce(', serial ' || serial, '')");
     }
 
-    /** What pages show of a camera beyond what it is judged by. @param rehearsedAt when a run on stand-ins was last finished, or null */
-    public record Record(Camera camera, String serial, String stickerKept, String deviceId, String room, OffsetDateTime joinedAt,
-            OffsetDateTime rehearsedAt, OffsetDateTime mountedAt, int version) {
+    /**
+     * What pages show of a camera beyond what it is judged by.
+     *
+     * @param planned its pose on the plan, which need not be the one in which it hangs
+     * @param rehearsedAt when a run on stand-ins was last finished, or null
+     */
+    public record Record(Camera camera, CameraPose planned, String serial, String stickerKept, String deviceId, String room,
+            OffsetDateTime joinedAt, OffsetDateTime rehearsedAt, OffsetDateTime mountedAt, int version) {
+        /** As it was read to hang. */
+        Record hanging(CameraPose read, Spread spread) {
+            return new Record(camera.hanging(read, spread), planned, serial, stickerKept, deviceId, room, joinedAt, rehearsedAt, mountedAt,
+                    version);
+        }
+
         public long id() {
             return camera.id();
         }
@@ -105,10 +117,10 @@ public class CameraRepository implements Archive {
 
     public long add(long householdId, String name, String modelKey, CameraPose pose, Camera.Settings settings) {
         return jdbc.sql("""
-            insert into camera (household_id, name, model_key, x_m, y_m, height_m, heading_deg, tilt_deg,
+            insert into camera (household_id, name, model_key, x_m, y_m, height_m, heading_deg, tilt_deg, roll_deg,
                                 clip_seconds, cool_down_seconds, card_gb, visits_per_day, live_minutes,
                                 open_sky_share, charge_every_days, panel_slope_deg, panel_heading_deg)
-            values (:householdId, :name, :modelKey, :x, :y, :height, :heading, :tilt,
+            values (:householdId, :name, :modelKey, :x, :y, :height, :heading, :tilt, :roll,
                     :clip, :coolDown, :card, :visits, :live, :sky, :charge, :slope, :faces)
             returning id
             """)
@@ -116,7 +128,7 @@ public class CameraRepository implements Archive {
                 .param("name", name)
                 .param("modelKey", modelKey)
                 .param("x", pose.xM()).param("y", pose.yM()).param("height", pose.heightM())
-                .param("heading", pose.headingDeg()).param("tilt", pose.tiltDeg())
+                .param("heading", pose.headingDeg()).param("tilt", pose.tiltDeg()).param("roll", pose.rollDeg())
                 .param("clip", settings.clipSeconds()).param("coolDown", settings.coolDownSeconds()).param("card", settings.cardGb())
                 .param("visits", settings.visitsPerDay()).param("live", settings.liveMinutes())
                 .param("sky", settings.openSkyShare()).param("charge", settings.chargeEveryDays())
@@ -128,12 +140,13 @@ public class CameraRepository implements Archive {
     public int aim(long householdId, long id, CameraPose pose, int version) {
         return jdbc.sql("""
             update camera
-            set x_m = :x, y_m = :y, height_m = :height, heading_deg = :heading, tilt_deg = :tilt, version = version + 1
+            set x_m = :x, y_m = :y, height_m = :height, heading_deg = :heading, tilt_deg = :tilt,
+                roll_deg = :roll, version = version + 1
             where household_id = :householdId and id = :id and version = :version and removed_at is null
             returning version
             """)
                 .param("x", pose.xM()).param("y", pose.yM()).param("height", pose.heightM())
-                .param("heading", pose.headingDeg()).param("tilt", pose.tiltDeg())
+                .param("heading", pose.headingDeg()).param("tilt", pose.tiltDeg()).param("roll", pose.rollDeg())
                 .param("householdId", householdId)
                 .param("id", id)
                 .param("version", version)
@@ -436,7 +449,7 @@ public class CameraRepository implements Archive {
 
     private Record row(ResultSet row, int n) throws SQLException {
         CameraPose pose = new CameraPose(row.getDouble("x_m"), row.getDouble("y_m"), row.getDouble("height_m"),
-                row.getDouble("heading_deg"), row.getDouble("tilt_deg"));
+                row.getDouble("heading_deg"), row.getDouble("tilt_deg"), row.getDouble("roll_deg"));
         Set<MaskCell> masked = Arrays.stream((String[]) row.getArray("masked").getArray()).map(MaskCell::parse).collect(Collectors.toSet());
         Camera.Settings settings = new Camera.Settings(row.getInt("clip_seconds"), row.getInt("cool_down_seconds"), row.getInt("card_gb"),
                 row.getDouble("visits_per_day"), row.getDouble("live_minutes"), row.getDouble("open_sky_share"),
@@ -447,7 +460,8 @@ public class CameraRepository implements Archive {
                 joined != null, row.getObject("own_password_at") != null, mounted != null,
                 Optional.ofNullable(row.getObject("last_charged_on", LocalDate.class)),
                 List.of(json.readValue(row.getString("zones"), Zone[].class)));
-        return new Record(camera, row.getString("serial"), row.getString("sticker_kept"), row.getString("device_id"), row.getString("room"),
+        return new Record(camera, pose, row.getString("serial"), row.getString("sticker_kept"), row.getString("device_id"),
+                row.getString("room"),
                 joined, row.getObject("rehearsed_at", OffsetDateTime.class), mounted, row.getInt("version"));
     }
 }

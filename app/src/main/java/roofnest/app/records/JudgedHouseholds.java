@@ -3,6 +3,7 @@ package roofnest.app.records;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 import org.springframework.stereotype.Component;
@@ -28,6 +29,7 @@ public class JudgedHouseholds {
     private final HouseholdRepository households;
     private final ReadPlans plans;
     private final CameraRepository cameras;
+    private final PoseReadingRepository poses;
     private final PromiseRepository promises;
     private final NetworkRepository networks;
     private final OtherThingRepository otherThings;
@@ -42,13 +44,15 @@ public class JudgedHouseholds {
     private final Cache<Long, Kept> kept;
 
     JudgedHouseholds(
-            HouseholdRepository households, ReadPlans plans, CameraRepository cameras, PromiseRepository promises,
+            HouseholdRepository households, ReadPlans plans, CameraRepository cameras, PoseReadingRepository poses,
+            PromiseRepository promises,
             NetworkRepository networks, OtherThingRepository otherThings,
             AccessRepository access, ProofRepository proofs, ReadingRepository readings, ClimateRepository climates,
             PracticeRepository practices, Judges judges, Metrics metrics, Clock clock) {
         this.households = households;
         this.plans = plans;
         this.cameras = cameras;
+        this.poses = poses;
         this.promises = promises;
         this.networks = networks;
         this.otherThings = otherThings;
@@ -104,10 +108,17 @@ public class JudgedHouseholds {
         }
     }
 
+    /** Each camera in the pose in which it hangs, where that was read and still stands; else as it is planned. */
+    private List<CameraRepository.Record> hanging(long id, List<CameraRepository.Record> planned, Optional<HousePlan> plan) {
+        Map<Long, PoseReadingRepository.Row> read = poses.of(id);
+        return planned.stream().map(record -> Optional.ofNullable(read.get(record.id())).filter(row -> row.stands(record, plan))
+                .map(row -> record.hanging(row.pose(), row.spread())).orElse(record)).toList();
+    }
+
     private Gathered gather(Household household) {
         long id = household.id();
-        List<CameraRepository.Record> records = cameras.records(id);
         Optional<HousePlan> plan = households.planDocument(id).map(plans::plan);
+        List<CameraRepository.Record> records = hanging(id, cameras.records(id), plan);
         HouseholdFacts facts = new HouseholdFacts(
                 plan, records.stream().map(CameraRepository.Record::camera).toList(),
                 promises.of(id),

@@ -10,7 +10,9 @@ import java.util.TreeSet;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.lang.Require;
 import roofnest.core.power.DailyUse;
+import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Promise;
+import roofnest.core.still.Spread;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
 import roofnest.core.view.Zone;
@@ -22,13 +24,21 @@ import roofnest.core.view.Zone;
  * @param zones of its picture in which movement counts; none means all of it
  * @param joined whether it is in the house's network
  * @param ownPassword whether its factory password has been changed
+ * @param hangs how surely its pose is that in which it hangs, where that was read on site; empty for a pose that is planned
  */
 public record Camera(
         long id, String name, DeviceModel model, CameraPose pose, Set<MaskCell> masked, Settings settings, boolean joined,
-        boolean ownPassword, boolean mounted, Optional<LocalDate> lastCharged, List<Zone> zones) {
+        boolean ownPassword, boolean mounted, Optional<LocalDate> lastCharged, List<Zone> zones, Optional<Spread> hangs) {
     public Camera {
         masked = Set.copyOf(masked);
         zones = List.copyOf(zones);
+    }
+
+    /** A camera of whose pose only the plan speaks. */
+    public Camera(
+            long id, String name, DeviceModel model, CameraPose pose, Set<MaskCell> masked, Settings settings, boolean joined,
+            boolean ownPassword, boolean mounted, Optional<LocalDate> lastCharged, List<Zone> zones) {
+        this(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.empty());
     }
 
     /** A camera that watches its whole picture. */
@@ -114,19 +124,30 @@ public record Camera(
         }
     }
 
+    /** Planned otherwise. */
     public Camera withPose(CameraPose newPose) {
         return new Camera(id, name, model, newPose, masked, settings, joined, ownPassword, mounted, lastCharged, zones);
     }
 
+    /** As it was read to hang. */
+    public Camera hanging(CameraPose read, Spread spread) {
+        return new Camera(id, name, model, read, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.of(spread));
+    }
+
+    /** What a finding about what it sees rests on. */
+    Evidence sightEvidence() {
+        return hangs.isPresent() ? Evidence.READ : Evidence.PREDICTED;
+    }
+
     public Camera withSettings(Settings newSettings) {
-        return new Camera(id, name, model, pose, masked, newSettings, joined, ownPassword, mounted, lastCharged, zones);
+        return new Camera(id, name, model, pose, masked, newSettings, joined, ownPassword, mounted, lastCharged, zones, hangs);
     }
 
     public Camera withMasked(Set<MaskCell> cells) {
-        return new Camera(id, name, model, pose, cells, settings, joined, ownPassword, mounted, lastCharged, zones);
+        return new Camera(id, name, model, pose, cells, settings, joined, ownPassword, mounted, lastCharged, zones, hangs);
     }
 
     public Camera withZones(List<Zone> newZones) {
-        return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, newZones);
+        return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, newZones, hangs);
     }
 }

@@ -9,7 +9,6 @@ import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Place;
 import roofnest.core.plan.SpacePoint;
 import roofnest.core.promise.DetailLevel;
-import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Finding;
 import roofnest.core.promise.Limit;
 import roofnest.core.promise.Promise;
@@ -56,7 +55,8 @@ final class MakeOutRule implements PromiseRule<Promise.MakeOut> {
             }
         }
         return new Sighted(
-                Finding.of(promise.key(), best.densityPxPerM(), limit, Evidence.PREDICTED, reason(best, promise), remedies(best, promise)),
+                Finding.of(promise.key(), best.densityPxPerM(), limit, best.camera().sightEvidence(), reason(best, promise),
+                        remedies(best, promise)),
                 Optional.of(best.camera().id()));
     }
 

@@ -55,8 +55,13 @@ final class NeverShowsRule implements PromiseRule<Promise.NeverShows> {
                 ? Numbers.fixed(most.sharePercent(), 1) + " % of what " + worst.name() + " shows is " + area.get().name() + "."
                 : "No camera shows it" + (worst.masked().isEmpty() ? "." : ", with " + worst.masked().size() + " cells blacked out.");
         return new Sighted(
-                Finding.of(promise.key(), most.sharePercent(), limit, Evidence.PREDICTED, reason, maskRemedy(worst, most)),
+                Finding.of(promise.key(), most.sharePercent(), limit, allRead(cameras), reason, maskRemedy(worst, most)),
                 Optional.of(worst.id()));
+    }
+
+    /** That none shows it rests on all of them. */
+    private static Evidence allRead(List<Camera> cameras) {
+        return cameras.stream().allMatch(camera -> camera.hangs().isPresent()) ? Evidence.READ : Evidence.PREDICTED;
     }
 
     @Override

@@ -4,7 +4,6 @@ import java.util.List;
 
 import roofnest.core.catalogue.Practice.Figure;
 import roofnest.core.lang.Numbers;
-import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Finding;
 import roofnest.core.promise.Limit;
 import roofnest.core.promise.Promise;
@@ -29,7 +28,7 @@ final class OutOfReachRule implements PromiseRule<Promise.OutOfReach> {
         Limit limit = Limit.atLeast(reach, REACH_TOLERANCE_M, Unit.METRES);
         double height = hearing.house().map(house -> house.overFootM(camera.pose())).orElse(camera.pose().heightM());
         double missing = limit.value() + limit.tolerance() - height;
-        return Sighted.of(Finding.of(key, height, limit, camera.mounted() ? Evidence.READ : Evidence.PREDICTED,
+        return Sighted.of(Finding.of(key, height, limit, camera.sightEvidence(),
                 "A raised hand reaches about " + Unit.METRES.format(reach) + ".",
                 missing > 0 ? List.of(new Remedy("Hang it " + Numbers.fixed(missing, 2) + " m higher", "the face angle grows with it"))
                         : List.of()),

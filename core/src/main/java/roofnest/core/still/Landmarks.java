@@ -194,10 +194,24 @@ public final class Landmarks {
             double in = outline.get((i + outline.size() - 1) % outline.size()).headingToDeg(at);
             double out = at.headingToDeg(outline.get((i + 1) % outline.size()));
             double bend = Math.abs((out - in + 540) % 360 - 180);
-            if (bend >= LEAST_BEND_DEG) {
-                add("area/" + area.id() + "/" + (i + 1), "corner " + (i + 1) + " of the " + area.name(), at, area.groundM(at));
+            if (bend >= LEAST_BEND_DEG && !isCovered(area, at)) {
+                add("area/" + area.id() + "/" + (i + 1), "corner " + (i + 1) + " of " + (area.name().startsWith("the ") ? "" : "the ")
+                        + area.name(), at, area.groundM(at));
             }
         }
+    }
+
+    /** Whether a later area lies over a corner, or one as high as it: then it is no corner to be seen. */
+    private boolean isCovered(Area area, PlanPoint corner) {
+        int own = plan.areas().indexOf(area);
+        for (int i = 0; i < plan.areas().size(); i++) {
+            Area other = plan.areas().get(i);
+            double over = other.groundM(corner) - area.groundM(corner);
+            if (i != own && (over > BURIED_M || i > own && over > -BURIED_M) && other.covers(corner)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private void thing(Thing thing) {

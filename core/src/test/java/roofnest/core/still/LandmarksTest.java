@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 
 import roofnest.core.RandomHouses;
 import roofnest.core.catalogue.LensSpec;
+import roofnest.core.plan.Area;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Material;
 import roofnest.core.plan.Opening;
@@ -111,5 +112,16 @@ class LandmarksTest {
     @Test
     void a_plan_without_anything_offers_nothing() {
         assertThat(Landmarks.offered(HousePlan.blank("empty", 50), LENS, new CameraPose(0, 0, 2, 0, 0))).isEmpty();
+    }
+
+    @Test
+    void a_corner_that_lies_under_another_area_is_none() {
+        Area path = new Area("path", "front path", Area.Kind.PATH, RandomHouses.rectangle(3, -8, 4, -1));
+        Area road = new Area("road", "the road", Area.Kind.ROAD, RandomHouses.rectangle(-20, -9, 30, -6));
+        List<String> names = Landmarks.of(box().withAreas(List.of(path, road)), new PlanPoint(4, -3)).stream().map(Landmark::name).toList();
+        assertThat(names).contains("corner 3 of the front path", "corner 4 of the front path", "corner 1 of the road")
+                .doesNotContain("corner 1 of the front path", "corner 2 of the front path");
+        assertThat(Landmarks.of(box().withAreas(List.of(road, path)), new PlanPoint(4, -3))).extracting(Landmark::name)
+                .contains("corner 1 of the front path");
     }
 }

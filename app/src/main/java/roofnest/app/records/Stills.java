@@ -1,18 +1,15 @@
-package roofnest.app.prove;
+package roofnest.app.records;
 
 import org.springframework.stereotype.Service;
 
-import roofnest.app.records.CameraRepository;
-import roofnest.app.records.Changes;
-import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.Photograph;
 import roofnest.core.promise.Stage;
 
-/** Takes in a still of what a camera shows, for the pack; it proves nothing by itself. */
+/** Takes in a still of what a camera shows, for the pack and to read from it how the camera hangs; it proves nothing by itself. */
 @Service
-class Stills {
+public class Stills {
     private final Changes changes;
     private final CameraRepository cameras;
     private final StillRepository stills;
@@ -23,9 +20,9 @@ class Stills {
         this.stills = stills;
     }
 
-    void keep(HouseholdRef ref, long cameraId, byte[] sent) {
+    public void keep(HouseholdRef ref, Stage stage, long cameraId, byte[] sent) {
         byte[] drawn = Photograph.drawnAnew(sent);
-        changes.unjudged(ref, Stage.PROVE, () -> {
+        changes.unjudged(ref, stage, () -> {
             if (!cameras.get(ref.id(), cameraId).camera().joined()) {
                 throw new BadInput("The camera is not joined yet, so that it shows nothing.");
             }
@@ -34,7 +31,7 @@ class Stills {
         });
     }
 
-    void remove(HouseholdRef ref, long cameraId) {
+    public void remove(HouseholdRef ref, long cameraId) {
         if (!changes.<Boolean>unjudged(ref, Stage.PROVE, () -> stills.remove(ref.id(), cameraId))) {
             throw new NoSuchPage();
         }

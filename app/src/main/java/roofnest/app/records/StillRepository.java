@@ -1,4 +1,4 @@
-package roofnest.app.prove;
+package roofnest.app.records;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
@@ -10,7 +10,6 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-import roofnest.app.records.PictureShelf;
 import roofnest.app.web.Photograph;
 
 /** What each camera really shows: one still, the newest. */
@@ -28,7 +27,7 @@ public class StillRepository implements PictureShelf {
     public record Still(byte[] jpeg, OffsetDateTime at, String by) {}
 
     /** Without the pictures: when each camera's was taken. */
-    Map<Long, Still> taken(long householdId) {
+    public Map<Long, Still> taken(long householdId) {
         Map<Long, Still> taken = new HashMap<>();
         jdbc.sql("select camera_id, taken_at, taken_by from camera_still where household_id = :id").param("id", householdId)
                 .query(row -> {
@@ -49,7 +48,7 @@ public class StillRepository implements PictureShelf {
         return stills;
     }
 
-    Optional<byte[]> jpeg(long householdId, long cameraId) {
+    public Optional<byte[]> jpeg(long householdId, long cameraId) {
         return jdbc.sql("select jpeg from camera_still where household_id = :id and camera_id = :camera").param("id", householdId)
                 .param("camera", cameraId).query(byte[].class).optional();
     }
