@@ -175,7 +175,7 @@ class_archive_option() {
 }
 
 # Beans are those that were found while building; a heap that the load of docs/performance.md is answered within.
-java_options="-XX:+UseSerialGC -Xmx176m -Dsun.reflect.inflationThreshold=2147483647 -Dspring.aot.enabled=true"
+java_options="-XX:+UseSerialGC -Xmx160m -Dsun.reflect.inflationThreshold=2147483647 -Dspring.aot.enabled=true"
 java_options+=" -Xlog:cds=off -Xlog:cds+dynamic=off"
 
 # health PORT: whether the application on PORT says that it is up.

@@ -76,8 +76,8 @@ class HangsController {
     }
 
     /** Reads taps in the still of a stand-in, of which nothing is kept. */
-    @PostMapping("/try")
-    String tryOut(HouseholdRef ref, @PathVariable("camera") long cameraId, Form form, Model model) {
+    @PostMapping("/rehearse")
+    String rehearse(HouseholdRef ref, @PathVariable("camera") long cameraId, Form form, Model model) {
         Frame frame = frames.frame(ref, Stage.MOUNT);
         List<Hangs.Tapped> tapped = taps(ref, cameraId, form);
         Hangs.Looked[] looked = new Hangs.Looked[1];

@@ -13,6 +13,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -138,15 +139,25 @@ public class CameraRepository implements Archive {
 
     /** Saves the pose alone if nobody saved the camera since {@code version}; returns the new version. */
     public int aim(long householdId, long id, CameraPose pose, int version) {
+        return aim(householdId, id, pose, OptionalDouble.of(pose.rollDeg()), version);
+    }
+
+    /** Saves where it is and looks, but leaves it rolled as it was; else as {@link #aim}. */
+    public int aimOnPlan(long householdId, long id, CameraPose pose, int version) {
+        return aim(householdId, id, pose, OptionalDouble.empty(), version);
+    }
+
+    private int aim(long householdId, long id, CameraPose pose, OptionalDouble rollDeg, int version) {
         return jdbc.sql("""
             update camera
             set x_m = :x, y_m = :y, height_m = :height, heading_deg = :heading, tilt_deg = :tilt,
-                roll_deg = :roll, version = version + 1
+                roll_deg = coalesce(:roll, roll_deg), version = version + 1
             where household_id = :householdId and id = :id and version = :version and removed_at is null
             returning version
             """)
                 .param("x", pose.xM()).param("y", pose.yM()).param("height", pose.heightM())
-                .param("heading", pose.headingDeg()).param("tilt", pose.tiltDeg()).param("roll", pose.rollDeg())
+                .param("heading", pose.headingDeg()).param("tilt", pose.tiltDeg())
+                .param("roll", rollDeg.isPresent() ? rollDeg.getAsDouble() : null, Types.DOUBLE)
                 .param("householdId", householdId)
                 .param("id", id)
                 .param("version", version)

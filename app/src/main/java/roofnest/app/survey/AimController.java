@@ -81,8 +81,7 @@ class AimController {
     /** Saves a pose, unless somebody else saved the camera since this page took it. */
     @PutMapping("/pose")
     String savePose(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestBody Boards.Tried tried, Model model) {
-        save(ref, cameraId, tried.token(), () -> cameras.aim(ref.id(), cameraId,
-                Boards.rolled(tried.pose(), cameras.get(ref.id(), cameraId)), tried.version()));
+        save(ref, cameraId, tried.token(), () -> cameras.aimOnPlan(ref.id(), cameraId, tried.pose(), tried.version()));
         return live(ref, cameraId, tried.asked(), model);
     }
 

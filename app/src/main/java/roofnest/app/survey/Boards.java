@@ -36,15 +36,11 @@ class Boards {
     LiveView tried(HouseholdRef ref, long cameraId, CameraPose pose, Look look) {
         JudgedHousehold now = planned(households.of(ref.id()));
         CameraRepository.Record stored = now.camera(cameraId);
-        Camera held = stored.camera().withPose(rolled(pose, stored));
+        // The board turns and tilts a camera; how it is rolled it leaves as it is planned.
+        Camera held = stored.camera().withPose(pose.turned(pose.headingDeg(), pose.tiltDeg(), stored.planned().rollDeg()));
         HouseholdFacts facts = now.facts().withCamera(held);
         Judgement judgement = metrics.judging(() -> now.judge().again(facts));
         return LiveView.of(facts, now.judge(), judgement, held, stored.version(), look, false, contouring);
-    }
-
-    /** The board turns and tilts a camera; how it is rolled it leaves as it is planned. */
-    static CameraPose rolled(CameraPose pose, CameraRepository.Record stored) {
-        return pose.turned(pose.headingDeg(), pose.tiltDeg(), stored.planned().rollDeg());
     }
 
     /** A pose as the page sends it: y counts downwards there. */

@@ -8,6 +8,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.OffsetDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
@@ -54,9 +55,12 @@ class ActsOnceTest {
     }
 
     private MockHttpServletRequestBuilder entry(String number, String words) {
+        Instant acted = Instant.now().minus(50, ChronoUnit.MINUTES);
         return post(house + "/care/log").param("kind", "NOTE").param("words", words)
-                .param("on", LocalDate.now().format(DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH)))
-                .header("X-Act", number).header("X-Acted-At", Instant.now().minus(50, ChronoUnit.MINUTES).toString());
+                .param("on",
+                        LocalDate.ofInstant(acted, ZoneId.systemDefault())
+                                .format(DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH)))
+                .header("X-Act", number).header("X-Acted-At", acted.toString());
     }
 
     private MockHttpServletResponse as(String who, MockHttpServletRequestBuilder request) throws Exception {
