@@ -7,6 +7,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
+
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Polygon;
 
 import roofnest.core.catalogue.LensSpec;
 import roofnest.core.plan.Area;
@@ -42,6 +46,10 @@ public final class Landmarks {
     /** How far before a face its points are looked for, so that the wall itself hides none, metres. */
     private static final double BEFORE_M = 0.03;
     private static final double LEAST_BEND_DEG = 12;
+    /** A corner this close to the edge of what lies over it is still to be seen, metres. */
+    private static final double ON_EDGE_M = 0.02;
+    /** Closer to a corner two edges do not cross but touch, metres. */
+    private static final double CORNER_M = 0.2;
     /** What grows has no edge that stays. */
     private static final Set<Material> SOFT = Set.of(Material.HEDGE, Material.FOLIAGE);
     /** The ground may lie this much over a wall's foot before it covers it, metres. */
@@ -61,6 +69,7 @@ public final class Landmarks {
         corners();
         faced.walls().forEach(this::openings);
         faced.areas().stream().filter(area -> !area.kind().offLimits()).forEach(this::bends);
+        meetings();
         faced.things().forEach(this::thing);
     }
 
@@ -195,10 +204,45 @@ public final class Landmarks {
             double out = at.headingToDeg(outline.get((i + 1) % outline.size()));
             double bend = Math.abs((out - in + 540) % 360 - 180);
             if (bend >= LEAST_BEND_DEG && !isCovered(area, at)) {
-                add("area/" + area.id() + "/" + (i + 1), "corner " + (i + 1) + " of " + (area.name().startsWith("the ") ? "" : "the ")
-                        + area.name(), at, area.groundM(at));
+                add("area/" + area.id() + "/" + (i + 1), "corner " + (i + 1) + " of " + the(area), at, area.groundM(at));
             }
         }
+    }
+
+    /** Where the edges of two pieces of ground cross. */
+    private void meetings() {
+        List<Area> shown = plan.areas().stream().filter(area -> !area.kind().offLimits() && area.outline().size() >= 3).toList();
+        for (int i = 0; i < shown.size(); i++) {
+            for (int j = 0; j < i; j++) {
+                Area one = shown.get(j);
+                Area other = shown.get(i);
+                int number = 0;
+                for (Coordinate at : Segments.polygon(one.outline()).getBoundary()
+                        .intersection(Segments.polygon(other.outline()).getBoundary()).getCoordinates()) {
+                    PlanPoint point = new PlanPoint(at.x, at.y);
+                    number++;
+                    if (Math.abs(one.groundM(point) - other.groundM(point)) < BURIED_M && isOpen(point, one, other)) {
+                        add("meet/" + one.id() + "/" + other.id() + "/" + number,
+                                "where " + the(one) + " meets " + the(other) + " (" + number + ")", point, other.groundM(point));
+                    }
+                }
+            }
+        }
+    }
+
+    /** Whether no third area lies over the place where two meet, and neither has a corner of its own there. */
+    private boolean isOpen(PlanPoint point, Area one, Area other) {
+        return plan.areas().stream().noneMatch(third -> third != one && third != other && third.covers(point))
+                && Stream.concat(one.outline().stream(), other.outline().stream()).noneMatch(corner -> corner.distanceM(point) < CORNER_M);
+    }
+
+    private static double edgeM(Area area, PlanPoint point) {
+        Polygon outline = Segments.polygon(area.outline());
+        return outline.getExteriorRing().distance(outline.getFactory().createPoint(Segments.coordinate(point)));
+    }
+
+    private static String the(Area area) {
+        return (area.name().startsWith("the ") ? "" : "the ") + area.name();
     }
 
     /** Whether a later area lies over a corner, or one as high as it: then it is no corner to be seen. */
@@ -207,7 +251,8 @@ public final class Landmarks {
         for (int i = 0; i < plan.areas().size(); i++) {
             Area other = plan.areas().get(i);
             double over = other.groundM(corner) - area.groundM(corner);
-            if (i != own && (over > BURIED_M || i > own && over > -BURIED_M) && other.covers(corner)) {
+            if (i != own && (over > BURIED_M || i > own && over > -BURIED_M) && other.covers(corner)
+                    && edgeM(other, corner) > ON_EDGE_M) {
                 return true;
             }
         }

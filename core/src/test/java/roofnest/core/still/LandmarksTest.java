@@ -120,7 +120,9 @@ class LandmarksTest {
         Area road = new Area("road", "the road", Area.Kind.ROAD, RandomHouses.rectangle(-20, -9, 30, -6));
         List<String> names = Landmarks.of(box().withAreas(List.of(path, road)), new PlanPoint(4, -3)).stream().map(Landmark::name).toList();
         assertThat(names).contains("corner 3 of the front path", "corner 4 of the front path", "corner 1 of the road")
-                .doesNotContain("corner 1 of the front path", "corner 2 of the front path");
+                .doesNotContain("corner 1 of the front path", "corner 2 of the front path")
+                .contains("where the front path meets the road (1)", "where the front path meets the road (2)")
+                .doesNotContain("where the front path meets the road (3)");
         assertThat(Landmarks.of(box().withAreas(List.of(road, path)), new PlanPoint(4, -3))).extracting(Landmark::name)
                 .contains("corner 1 of the front path");
     }
