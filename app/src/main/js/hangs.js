@@ -34,7 +34,7 @@ function startStillPoints() {
   }
 
   function next() {
-    const open = points.filter((point) => !isTapped(point));
+    const open = points.filter((point) => !isTapped(point) && point.closest("#taps-form"));
     choose(open.find((point) => point.classList.contains("next")) ?? open[0] ?? null);
   }
 
@@ -57,7 +57,11 @@ function startStillPoints() {
     x.value = String(Math.round(where.x));
     y.value = String(Math.round(where.y));
     draw();
-    next();
+    if (chosen.closest("#taps-form")) {
+      next();
+    } else {
+      choose(points.find((point) => point.dataset.point === "B" && !isTapped(point)) ?? null);
+    }
   }
 
   function inside(where) {
@@ -149,6 +153,11 @@ function startStillPoints() {
       choose(point);
     });
     fields(point).forEach((field) => field.addEventListener("input", draw));
+  });
+  const overlay = document.getElementById("overlay-switch");
+  overlay?.addEventListener("click", () => {
+    const hidden = document.getElementById("overlay").toggleAttribute("hidden");
+    overlay.setAttribute("aria-pressed", String(!hidden));
   });
   draw();
   next();

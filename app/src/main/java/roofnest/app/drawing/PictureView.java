@@ -57,15 +57,25 @@ public record PictureView(
         List<CameraPicture.Figure> figures = watched.stream()
                 .map(place -> new CameraPicture.Figure(place.name(), SpacePoint.at(place.at(), place.groundM()))).toList();
         List<Shape> shapes = new CameraPicture(house.scene(), projection, night).shapes(figures).stream().map(PictureView::shape).toList();
-        double cellWidth = model.mask().canMask() ? (double) lens.widthPx() / model.mask().columns() : 0;
-        double cellHeight = model.mask().canMask() ? (double) lens.heightPx() / model.mask().rows() : 0;
-        List<Cell> masked = at.masked().stream().sorted()
-                .map(cell -> new Cell(cell.toString(), cell.column() * cellWidth, cell.row() * cellHeight, cellWidth, cellHeight)).toList();
         String caption = "what " + at.name() + " will see"
                 + (night ? " at night, its own light reaching " + Numbers.plain(lens.nightRangeM()) + " m" : "")
                 + " · " + lens.widthPx() + " × " + lens.heightPx() + " px · " + Numbers.plain(lens.hfovDeg()) + "°";
-        return new PictureView(lens.widthPx(), lens.heightPx(), night, shapes, labels(watched, house.eye(lens, at.pose())), masked,
-                at.zones().stream().map(zone -> zone(zone, lens)).toList(), model.mask().columns(), model.mask().rows(), caption);
+        return new PictureView(lens.widthPx(), lens.heightPx(), night, shapes, labels(watched, house.eye(lens, at.pose())), masked(at),
+                zones(at), model.mask().columns(), model.mask().rows(), caption);
+    }
+
+    /** The cells of its picture that are blacked out. */
+    public static List<Cell> masked(Camera at) {
+        DeviceModel model = at.model();
+        double cellWidth = model.mask().canMask() ? (double) model.lens().widthPx() / model.mask().columns() : 0;
+        double cellHeight = model.mask().canMask() ? (double) model.lens().heightPx() / model.mask().rows() : 0;
+        return at.masked().stream().sorted()
+                .map(cell -> new Cell(cell.toString(), cell.column() * cellWidth, cell.row() * cellHeight, cellWidth, cellHeight)).toList();
+    }
+
+    /** The zones of its picture in which movement counts. */
+    public static List<ZoneShape> zones(Camera at) {
+        return at.zones().stream().map(zone -> zone(zone, at.model().lens())).toList();
     }
 
     /**

@@ -117,6 +117,23 @@ class Hangs {
         });
     }
 
+    /**
+     * Makes of a photo of a screen the picture that the screen shows, which takes the photo's place.
+     *
+     * @param corners of the picture in the photo, its pixels: upper left, upper right, lower right, lower left
+     */
+    void straighten(HouseholdRef ref, long cameraId, List<Projection.Pixel> corners, String stillAt) {
+        changes.unjudged(ref, Stage.MOUNT, () -> {
+            LensSpec lens = cameras.get(ref.id(), cameraId).camera().model().lens();
+            StillRepository.Still photo = still(ref.id(), cameraId).orElseThrow(() -> new BadInput("There is no still of it any more."));
+            if (!photo.at().toString().equals(stillAt)) {
+                throw new Conflict("Another still was kept since this page was shown. Look at that one.");
+            }
+            stills.keep(ref.id(), cameraId, Straightened.of(photo.jpeg(), corners, lens), ref.by());
+            return null;
+        });
+    }
+
     /** The plan takes over the pose that was read: from now on it is meant to hang so. */
     void take(HouseholdRef ref, long cameraId, int version) {
         changes.run(ref, Stage.MOUNT, () -> {

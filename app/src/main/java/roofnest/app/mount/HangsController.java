@@ -7,6 +7,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -24,13 +26,19 @@ import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.PoseReadingRepository;
 import roofnest.app.records.StillRepository;
 import roofnest.app.records.Stills;
+import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
+import roofnest.app.web.Photograph;
 import roofnest.app.web.Says;
 import roofnest.core.catalogue.LensSpec;
+import roofnest.core.judge.Camera;
 import roofnest.core.lang.Numbers;
+import roofnest.core.plan.Place;
 import roofnest.core.promise.Stage;
 import roofnest.core.still.Landmarks;
+import roofnest.core.still.MeasuredDensity;
 import roofnest.core.still.StillReading;
+import roofnest.core.view.Projection;
 
 /** Where a camera hangs, read from its still. */
 @Controller
@@ -50,7 +58,8 @@ class HangsController {
 
     @GetMapping
     String page(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam(defaultValue = "false") boolean standIns,
-            Model model) {
+            @RequestParam(defaultValue = "false") boolean screen, Model model) {
+        model.addAttribute("screen", screen);
         return page(ref, cameraId, standIns, Form.empty(), Optional.empty(), model);
     }
 
@@ -83,6 +92,45 @@ class HangsController {
         Hangs.Looked[] looked = new Hangs.Looked[1];
         form.save("taps", () -> looked[0] = Hangs.look(frame.facts().plan().orElseThrow(), frame.judged().camera(cameraId), tapped));
         return page(ref, cameraId, true, form, Optional.ofNullable(looked[0]).map(Hangs.Looked::reading), model);
+    }
+
+    /** Measures by a thing of known length; nothing is kept of it. */
+    @PostMapping("/measure")
+    String measure(HouseholdRef ref, @PathVariable("camera") long cameraId, Form form, Model model) {
+        Frame frame = frames.frame(ref, Stage.MOUNT);
+        Camera camera = frame.judged().camera(cameraId).camera();
+        LensSpec lens = camera.model().lens();
+        List<Projection.Pixel> ends = Stream.of("A", "B")
+                .map(end -> new Projection.Pixel(form.decimal("x" + end, "pixels from the left", 0, lens.widthPx(), "px"),
+                        form.decimal("y" + end, "pixels from the top", 0, lens.heightPx(), "px")))
+                .toList();
+        double length = form.decimal("lengthM", "a length", 0.1, 5, "m");
+        Optional<Place> place = frame.facts().plan().flatMap(plan -> plan.place(form.raw("place")));
+        if (place.isEmpty()) {
+            form.fault("place", "Choose the place at which it is held.");
+        }
+        form.save("measure", () -> {
+            try {
+                model.addAttribute("measured", MeasuredView.of(frame, camera, place.orElseThrow(),
+                        MeasuredDensity.of(lens, ends.get(0), ends.get(1), length)));
+            } catch (IllegalArgumentException refused) {
+                throw BadInput.of(refused);
+            }
+        });
+        return page(ref, cameraId, form.raw("standIns").equals("true"), form, Optional.empty(), model);
+    }
+
+    /** Of a photo of a screen the picture that it shows. */
+    @PostMapping("/corners")
+    @Says("The photo is straightened to the camera's picture. Tap the points in it.")
+    String corners(HouseholdRef ref, @PathVariable("camera") long cameraId, Form form, Model model) {
+        List<Projection.Pixel> corners = IntStream.rangeClosed(1, 4)
+                .mapToObj(i -> new Projection.Pixel(form.decimal("x" + i, "pixels from the left", 0, Photograph.LONGEST_SIDE, "px"),
+                        form.decimal("y" + i, "pixels from the top", 0, Photograph.LONGEST_SIDE, "px")))
+                .toList();
+        form.put("screen", "true");
+        return form.save("taps", () -> hangs.straighten(ref, cameraId, corners, form.raw("still"))) ? back(ref, cameraId)
+                : page(ref, cameraId, false, form, Optional.empty(), model);
     }
 
     @PostMapping("/take")
@@ -129,7 +177,7 @@ class HangsController {
             Optional<HangsView.Still> still = standIns ? Optional.of(standIn(frame, record))
                     : hangs.still(ref.id(), cameraId).map(kept -> real(ref, record, kept));
             Optional<PoseReadingRepository.Row> row = hangs.reading(ref.id(), cameraId);
-            Optional<PoseReadingRepository.Row> shown = row.filter(kept -> !standIns && form.values().isEmpty()
+            Optional<PoseReadingRepository.Row> shown = row.filter(kept -> !standIns && form.raw("id1").isEmpty()
                     && still.filter(of -> of.at().equals(kept.stillAt().toString())).isPresent() && record.camera().hangs().isPresent());
             model.addAttribute("hangs", HangsView.of(frame, record, row, still, standIns, shown.map(HangsController::tapped)
                     .orElseGet(() -> typed(form)), shown.<StillReading>map(kept -> again(frame, record, kept)).or(() -> read),
@@ -154,14 +202,16 @@ class HangsController {
     }
 
     private HangsView.Still real(HouseholdRef ref, CameraRepository.Record record, StillRepository.Still kept) {
+        double[] size = Hangs.size(kept.jpeg());
         return new HangsView.Still(ref.path() + "/prove/" + record.id() + "/still.jpg?at=" + kept.at().toEpochSecond(), "",
                 kept.at().toString(), HangsView.when(kept.at(), clock.getZone()) + " by " + kept.by(),
-                Hangs.fits(kept.jpeg(), record.camera().model().lens()));
+                (int) size[0], (int) size[1], Hangs.fits(kept.jpeg(), record.camera().model().lens()));
     }
 
     private static HangsView.Still standIn(Frame frame, CameraRepository.Record record) {
         return new HangsView.Still("", HangsView.paths(frame.facts().plan().orElseThrow(), record.camera().model().lens(),
-                Hangs.onStandIns(record)), "", "of a stand-in", true);
+                Hangs.onStandIns(record)), "", "of a stand-in", record.camera().model().lens().widthPx(),
+                record.camera().model().lens().heightPx(), true);
     }
 
     /** What was tapped, by "x" or "y" and the point's id. */

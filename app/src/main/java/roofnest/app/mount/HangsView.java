@@ -44,7 +44,7 @@ import roofnest.core.view.Scene;
  */
 record HangsView(String camera, String planned, int width, int height, String picture, List<Point> points, Optional<Still> still,
         boolean standIns, List<Line> reading, String unsettled, String wrong, List<Line> notes, Optional<Kept> kept,
-        Optional<Turned> turned) {
+        Optional<Turned> turned, List<PictureView.Cell> masked, List<PictureView.ZoneShape> zones, List<Spot> spots) {
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM yyyy HH:mm", Locale.ENGLISH);
     private static final double SAME_TURN_DEG = 0.05;
 
@@ -59,13 +59,20 @@ record HangsView(String camera, String planned, int width, int height, String pi
     record Point(int number, String id, String name, double x, double y, String tappedX, String tappedY, String off, boolean odd,
             boolean next) {}
 
-    /** @param href of a real one; empty for a stand-in's, which is drawn from {@code paths} @param fits whether it has the lens's shape */
-    record Still(String href, String paths, String at, String taken, boolean fits) {}
+    /**
+     * @param href of a real one; empty for a stand-in's, which is drawn from {@code paths}
+     * @param width and {@code height}: its own, pixels
+     * @param fits whether it has the shape of the lens's picture, or is a photo of a screen that is to be straightened
+     */
+    record Still(String href, String paths, String at, String taken, int width, int height, boolean fits) {}
 
     record Line(String what, String value, String off) {}
 
     /** @param standing whether promises are judged by it @param why not, in a sentence */
     record Kept(String when, List<Line> lines, boolean standing, String why, boolean planned) {}
+
+    /** A place where a thing of known length can be held. */
+    record Spot(String id, String name) {}
 
     /** How it is turned so that it looks as planned from where it hangs, and what that keeps. */
     record Turned(List<String> moves, String picture, List<PromiseLine> now, List<PromiseLine> then) {}
@@ -103,7 +110,9 @@ record HangsView(String camera, String planned, int width, int height, String pi
                 open.map(StillReading.Unsettled::why).orElse(""), wrong(settled),
                 settled.map(reading -> notes(reading, lens)).orElse(List.of()),
                 row.filter(each -> !standIns).map(each -> kept(each, stands, still, planned, zone)),
-                hangs.filter(pose -> isTurned(pose, planned)).map(pose -> turned(frame, record, pose, plan, lens)));
+                hangs.filter(pose -> isTurned(pose, planned)).map(pose -> turned(frame, record, pose, plan, lens)),
+                PictureView.masked(record.camera()), PictureView.zones(record.camera()),
+                plan.places().stream().map(place -> new Spot(place.id(), place.name())).toList());
     }
 
     private static Kept kept(PoseReadingRepository.Row row, boolean stands, Optional<Still> still, CameraPose planned, ZoneId zone) {

@@ -54,7 +54,7 @@ public class StillRepository implements PictureShelf {
     }
 
     /** Takes the place of an older one. */
-    void keep(long householdId, long cameraId, byte[] jpeg, String by) {
+    public void keep(long householdId, long cameraId, byte[] jpeg, String by) {
         keep(householdId, cameraId, jpeg, OffsetDateTime.now(clock), by);
     }
 

@@ -7,7 +7,10 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
+import java.awt.Color;
+import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.LocalDate;
@@ -231,8 +234,11 @@ class HangsTest {
         assertThat(send(post(base + "/read").param("version", "0").param("still", "")).getStatus()).isEqualTo(422);
         assertThat(keep(1200, 1200)).as("the pack may have it").isEqualTo(302);
         Document page = page(base);
-        assertThat(page.select(".still-none").text()).contains("another shape");
-        assertThat(page.select("#taps-form")).isEmpty();
+        assertThat(page.text()).contains("This still has another shape than the camera's picture");
+        assertThat(page.select("#taps-form").attr("action")).endsWith("/corners");
+        MockHttpServletRequestBuilder anyway = post(base + "/read").param("still", page.select("[name=still]").val())
+                .param("version", String.valueOf(record().version()));
+        assertThat(send(anyway).getStatus()).isEqualTo(422);
         assertThat(send(multipart(base + "/still").file(new MockMultipartFile("picture", "no picture".getBytes()))).getStatus())
                 .isEqualTo(422);
     }
@@ -271,5 +277,56 @@ class HangsTest {
         MockHttpServletResponse early = send(multipart(there + "/still").file(new MockMultipartFile("picture", picture(1920, 1080))));
         assertThat(early.getStatus()).isEqualTo(422);
         assertThat(Jsoup.parse(early.getContentAsString()).select("[role=alert]").text()).contains("not joined yet");
+    }
+
+    /** Red where the screen is, so that what was cut out can be told from what was beside it. */
+    @Test
+    void a_photo_of_a_screen_is_straightened_to_the_picture_that_it_shows() throws Exception {
+        BufferedImage photo = new BufferedImage(1500, 1500, BufferedImage.TYPE_INT_RGB);
+        Graphics2D graphics = photo.createGraphics();
+        graphics.setColor(Color.RED);
+        graphics.fillPolygon(new int[] {200, 1300, 1200, 300}, new int[] {400, 350, 1000, 900}, 4);
+        graphics.dispose();
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        ImageIO.write(photo, "png", bytes);
+        assertThat(send(multipart(base + "/still").file(new MockMultipartFile("picture", bytes.toByteArray()))).getStatus()).isEqualTo(302);
+        String still = page(base).select("[name=still]").val();
+        assertThat(corners(still, 200, 400, 300, 900, 1200, 1000, 1300, 350).getStatus()).as("round the other way").isEqualTo(422);
+        assertThat(corners(still, 200, 400, 9999, 350, 1200, 1000, 300, 900).getStatus()).as("outside").isEqualTo(422);
+        assertThat(corners("2020-01-01T00:00Z", 200, 400, 1300, 350, 1200, 1000, 300, 900).getStatus()).as("another still").isEqualTo(409);
+        assertThat(corners(still, 200, 400, 1300, 350, 1200, 1000, 300, 900).getStatus()).isEqualTo(302);
+        BufferedImage picture = ImageIO.read(new ByteArrayInputStream(
+                send(get(ref.path() + "/prove/" + camera + "/still.jpg")).getContentAsByteArray()));
+        assertThat(picture.getWidth()).isEqualTo(1600);
+        assertThat(picture.getHeight()).isEqualTo(900);
+        for (int[] at : new int[][] {{12, 12}, {1588, 12}, {800, 450}, {12, 888}, {1588, 888}}) {
+            assertThat(new Color(picture.getRGB(at[0], at[1])).getRed()).isGreaterThan(200);
+        }
+        assertThat(page(base).select("#taps-form").attr("action")).endsWith("/read");
+    }
+
+    private MockHttpServletResponse corners(String still, double... pairs) throws Exception {
+        MockHttpServletRequestBuilder request = post(base + "/corners").param("still", still);
+        for (int i = 0; i < 4; i++) {
+            request.param("x" + (i + 1), String.valueOf(pairs[2 * i])).param("y" + (i + 1), String.valueOf(pairs[2 * i + 1]));
+        }
+        return send(request);
+    }
+
+    @Test
+    void a_thing_of_known_length_measures_the_detail_beside_what_is_reckoned_and_promised() throws Exception {
+        keep(1920, 1080);
+        String place = plan.places().get(0).id();
+        MockHttpServletRequestBuilder request = post(base + "/measure").param("xA", "900").param("yA", "300").param("xB", "900")
+                .param("yB", "900").param("lengthM", "2").param("place", place);
+        Document page = Jsoup.parse(send(request).getContentAsString());
+        assertThat(page.select(".measured b").text()).startsWith("300 ± 2 px/m measured at the");
+        assertThat(page.select(".measured .meta").text()).contains("reckoned for the face there", "promised there for");
+        assertThat(page.select("#xA").val()).isEqualTo("900");
+        assertThat(send(post(base + "/measure").param("xA", "900").param("yA", "300").param("xB", "901").param("yB", "300")
+                .param("lengthM", "2").param("place", place)).getStatus()).isEqualTo(422);
+        Document empty = Jsoup.parse(send(post(base + "/measure")).getContentAsString());
+        assertThat(empty.select("#measure-form .fault").eachText()).anyMatch(text -> text.contains("Choose the place"))
+                .anyMatch(text -> text.contains("a length"));
     }
 }

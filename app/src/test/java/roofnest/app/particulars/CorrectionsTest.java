@@ -328,7 +328,8 @@ class CorrectionsTest {
                 "AimController.tryPose", "DrawController.edit", "DrawController.undo", "DrawController.redo", "DrawController.lay",
                 "DrawController.scale", "DrawController.move", "SpotsController.better", "SpotsController.fewest",
                 "SpotsController.fewestMixed",
-                "FirstFirmController.make", "HangsController.rehearse", "KeptFormController.kept", "ReadyController.code",
+                "FirstFirmController.make", "HangsController.rehearse", "HangsController.measure", "KeptFormController.kept",
+                "ReadyController.code",
                 "ReadyController.reveal",
                 "RunController.reveal", "AccountController.makeReset", "AccountController.reset",
                 "HouseholdController.reach", "InvitationController.answer");
