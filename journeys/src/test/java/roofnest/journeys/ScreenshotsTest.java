@@ -15,6 +15,9 @@ import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.SelectOption;
 
+import roofnest.core.catalogue.Catalogue;
+import roofnest.core.view.CameraPose;
+import roofnest.core.view.Projection;
 import roofnest.journeys.pages.DrawPage;
 import roofnest.journeys.pages.HouseholdPages;
 import roofnest.journeys.pages.PreparePage;
@@ -65,7 +68,7 @@ class ScreenshotsTest {
         rehearse(visit);
         visit.household("Quiller");
         quiller.mount().takeHeight("2.70 m");
-        take(visit, "05-mount");
+        hangsAskew(visit);
         coldNorthWall(visit);
         visit.household("Lanyon").prove();
         visit.page().locator(".gate-open summary").first().click();
@@ -118,6 +121,25 @@ class ScreenshotsTest {
         page.getByText("Set the climate").click();
         page.locator("figure.year").evaluate("year => year.scrollIntoView({ block: 'end' })");
         take(visit, "06-tune");
+    }
+
+    /** Four degrees off its plan, read from its still. */
+    private static void hangsAskew(Visit visit) {
+        visit.household("Brannock").mount();
+        Page page = visit.page();
+        page.locator(".mount", new Page.LocatorOptions().setHasText("Front eye")).getByText("Read from a still").click();
+        StillPicture still = StillPicture.of("terrace", Catalogue.shipped().get("dunmark-post").lens(),
+                new CameraPose(2.43, -0.38, 2.36, 230, 15, 1));
+        page.locator("#picture").setInputFiles(still.file());
+        page.getByText("Keep the still").click();
+        page.locator("#taps-form li[data-point]").all().forEach(point -> {
+            Projection.Pixel at = still.at(point.locator("input[type=hidden]").inputValue(), new CameraPose(2.4, -0.35, 2.4, 226, 16));
+            point.locator("input[type=text]").first().fill(String.valueOf(Math.round(at.x())));
+            point.locator("input[type=text]").last().fill(String.valueOf(Math.round(at.y())));
+        });
+        page.waitForNavigation(() -> page.locator("#taps-form button[type=submit]").click());
+        page.locator(".hangs-two").evaluate("pictures => pictures.scrollIntoView()");
+        take(visit, "05-mount");
     }
 
     /** One answer is given too early, so that the debrief has something to tell. */

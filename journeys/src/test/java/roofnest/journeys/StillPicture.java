@@ -5,12 +5,17 @@ import java.awt.Graphics2D;
 import java.awt.Polygon;
 import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 
 import javax.imageio.ImageIO;
+
+import com.microsoft.playwright.options.FilePayload;
 
 import roofnest.core.catalogue.LensSpec;
 import roofnest.core.plan.HousePlan;
@@ -37,13 +42,14 @@ record StillPicture(HousePlan plan, LensSpec lens, CameraPose pose) {
         }
     }
 
-    Path file(Path folder) throws IOException {
+    /** As a file as phones send it. */
+    FilePayload file() {
         BufferedImage image = new BufferedImage(lens.widthPx(), lens.heightPx(), BufferedImage.TYPE_INT_RGB);
         Graphics2D graphics = image.createGraphics();
         graphics.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
         graphics.setColor(new Color(0xc9d6dc));
         graphics.fillRect(0, 0, image.getWidth(), image.getHeight());
-        for (PictureShape shape : new CameraPicture(Faces.towards(plan, pose.onPlan()), lens, pose).shapes(java.util.List.of())) {
+        for (PictureShape shape : new CameraPicture(Faces.towards(plan, pose.onPlan()), lens, pose).shapes(List.of())) {
             if (shape.kind() != PictureShape.Kind.VEIL) {
                 Polygon outline = new Polygon();
                 shape.outline().forEach(pixel -> outline.addPoint((int) Math.round(pixel.x()), (int) Math.round(pixel.y())));
@@ -52,9 +58,12 @@ record StillPicture(HousePlan plan, LensSpec lens, CameraPose pose) {
             }
         }
         graphics.dispose();
-        Path file = folder.resolve("still.png");
-        ImageIO.write(image, "png", file.toFile());
-        return file;
+        try (ByteArrayOutputStream bytes = new ByteArrayOutputStream()) {
+            ImageIO.write(image, "png", bytes);
+            return new FilePayload("still.png", "image/png", bytes.toByteArray());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** Where a point of the plan is in it. @param from where the plan says that the camera hangs */

@@ -68,10 +68,14 @@ class TwoInstancesTest {
         AtomicInteger answered = new AtomicInteger();
         ExecutorService hands = Executors.newFixedThreadPool(HANDS);
         try {
+            List<Hand> signedIn = new ArrayList<>();
+            for (int i = 0; i < HANDS; i++) {
+                signedIn.add(new Hand(client, front.url()).signedIn(PEOPLE.get(i % PEOPLE.size())));
+            }
             List<Future<Hand>> working = new ArrayList<>();
             for (int i = 0; i < HANDS; i++) {
                 String name = "Hand " + i;
-                Hand hand = new Hand(client, front.url()).signedIn(PEOPLE.get(i % PEOPLE.size()));
+                Hand hand = signedIn.get(i);
                 working.add(hands.submit(() -> {
                     for (int n = 0; n < ACTS; n++) {
                         String words = name + ", act " + n;
