@@ -1,6 +1,16 @@
 -- How a camera is turned about the way it looks, as planned; and how it hangs, read from its still.
 alter table camera add column roll_deg double precision not null default 0 check (roll_deg between -180 and 180);
 
+-- What the wall at a mount is, as somebody who stood before it said; what carries it, what lies on it and how thick.
+alter table camera
+  add column wall_base text,
+  add column wall_covering text,
+  add column wall_covering_mm int check (wall_covering_mm between 0 and 300),
+  add column wall_said_by text,
+  add column wall_said_at timestamptz,
+  add constraint camera_wall_is_said_whole check (num_nulls(wall_base, wall_covering, wall_covering_mm, wall_said_by, wall_said_at)
+    in (0, 5));
+
 create table pose_reading (
   camera_id          bigint primary key,
   household_id       bigint not null references household on delete cascade,

@@ -1,6 +1,8 @@
 package roofnest.app.mount;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -17,6 +19,9 @@ import roofnest.app.records.CameraRepository;
 import roofnest.app.web.Form;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.StaleEdit;
+import roofnest.core.mount.Base;
+import roofnest.core.mount.Covering;
+import roofnest.core.mount.SaidWall;
 import roofnest.core.promise.Stage;
 
 @Controller
@@ -49,6 +54,26 @@ class MountController {
         return saved ? "redirect:" + ref.path() + "/mount" : page(ref, model, form);
     }
 
+    /** Says what the wall is, now that somebody stands before it. */
+    @PostMapping("/households/{household}/mount/{camera}/wall")
+    @Says("The wall is written down; fixings and kit follow it.")
+    String wall(HouseholdRef ref, @PathVariable("camera") long cameraId, Form form, Model model) {
+        Optional<Base> base = Arrays.stream(Base.values()).filter(each -> each.slug().equals(form.raw("base"))).findFirst();
+        Optional<Covering> covering = Arrays.stream(Covering.values()).filter(each -> each.slug().equals(form.raw("covering"))).findFirst();
+        int thick = covering.filter(each -> each != Covering.NONE).isPresent()
+                ? form.whole("coveringMm", "how thick it is", 0, SaidWall.THICKEST_MM, "mm") : 0;
+        if (base.isEmpty()) {
+            form.fault("base", "Choose what carries the screws.");
+        }
+        if (covering.isEmpty()) {
+            form.fault("covering", "Choose what lies on it, or nothing.");
+        }
+        int version = form.version();
+        boolean saved = form.save(() -> changes.run(ref, Stage.MOUNT, () -> cameras.sayWall(ref.id(), cameraId,
+                new SaidWall(base.orElseThrow(), covering.orElseThrow(), thick), ref.by(), version)));
+        return saved ? "redirect:" + ref.path() + "/mount" : page(ref, model, form);
+    }
+
     /** Says that it hangs: only after it joined, so never before a live picture. */
     @PostMapping("/households/{household}/mount/{camera}/hung")
     @Says("Noted as hung.")
@@ -70,6 +95,8 @@ class MountController {
         model.addAttribute("form", form);
         model.addAttribute("blank", Form.empty());
         model.addAttribute("mounts", mounts);
+        model.addAttribute("bases", Base.values());
+        model.addAttribute("coverings", Covering.values());
         return "mount";
     }
 }

@@ -3,6 +3,7 @@ package roofnest.app.mount;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 import roofnest.app.household.Frame;
@@ -14,6 +15,7 @@ import roofnest.core.lang.Numbers;
 import roofnest.core.mount.CableRun;
 import roofnest.core.mount.Fixings;
 import roofnest.core.mount.HeightChoice;
+import roofnest.core.mount.PullCheck;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Place;
 import roofnest.core.plan.Wall;
@@ -29,7 +31,7 @@ import roofnest.core.view.Sightline;
  */
 record MountView(
         CameraRepository.Record record, String place, List<HeightRow> heights, String wall, Optional<Fixings> fixings,
-        Optional<CableRun> cable, List<String> cautions) {
+        Optional<CableRun> cable, List<String> cautions, String said, String pull, String pullStanding) {
 
     /** @param verdict what this height gains and loses, in a few words */
     record HeightRow(
@@ -47,12 +49,21 @@ record MountView(
                 frame.facts().practice().of(Figure.OUT_OF_REACH)).stream()
                 .map(choice -> row(choice, camera, w.level())).toList()).orElse(List.of());
         Optional<Wall> wall = plan.flatMap(p -> Fixings.wallBehind(p, camera.pose()));
-        Optional<Fixings> fixings = wall.map(near -> Fixings.into(near.material(), camera.model().mount()));
+        Optional<Fixings> fixings = record.wall().map(said -> Fixings.into(said.wall(), camera.model().mount()))
+                .or(() -> wall.map(near -> Fixings.into(near.material(), camera.model().mount())));
         return new MountView(record, watched.map(w -> w.place().name()).orElse(""), heights,
                 wall.map(near -> near.material().words() + " wall")
                         .orElse("no wall within " + Numbers.fixed(Fixings.ON_THE_WALL_M, 0) + " m"),
                 fixings, plan.flatMap(p -> CableRun.toNearestSocket(p, camera.model().power(), camera.pose())),
-                cautions(camera, frame.facts().practice().climb(frame.judge().overFootM(camera)), fixings));
+                cautions(camera, frame.facts().practice().climb(frame.judge().overFootM(camera)), fixings),
+                record.wall().map(said -> said.wall().words() + ", as " + said.by() + " saw it").orElse(""),
+                fixings.flatMap(Fixings::pull).map(MountView::pull).orElse(""),
+                fixings.flatMap(Fixings::pull).map(check -> check.standing().name().toLowerCase(Locale.ROOT)).orElse(""));
+    }
+
+    private static String pull(PullCheck check) {
+        return Numbers.fixed(check.pullN(), 0) + " N pull at an upper fixing in a storm; one carries " + Numbers.fixed(check.allowedN(), 0)
+                + " N there";
     }
 
     private record Watched(Place place, DetailLevel level) {}

@@ -10,6 +10,7 @@ import java.util.Optional;
 
 import roofnest.app.records.PriceBook;
 import roofnest.app.household.Frame;
+import roofnest.app.records.CameraRepository;
 import roofnest.core.judge.Camera;
 import roofnest.core.kit.KitList;
 import roofnest.core.kit.Quotation;
@@ -30,13 +31,15 @@ record KitView(String title, List<Group> groups) {
 
     static List<KitList.Line> kit(Frame frame) {
         Optional<HousePlan> plan = frame.facts().plan();
-        return KitList.of(frame.facts().cameras().stream().filter(camera -> !camera.mounted())
-                .map(camera -> item(camera, plan, frame.judge().overFootM(camera))).toList(), frame.facts().practice());
+        return KitList.of(frame.cameras().stream().filter(record -> !record.camera().mounted())
+                .map(record -> item(record, plan, frame.judge().overFootM(record.camera()))).toList(), frame.facts().practice());
     }
 
-    private static KitList.Item item(Camera camera, Optional<HousePlan> plan, double overFootM) {
-        Optional<Fixings> fixings = plan.flatMap(p -> Fixings.wallBehind(p, camera.pose()))
-                .map(wall -> Fixings.into(wall.material(), camera.model().mount()));
+    private static KitList.Item item(CameraRepository.Record record, Optional<HousePlan> plan, double overFootM) {
+        Camera camera = record.camera();
+        Optional<Fixings> fixings = record.wall().map(said -> Fixings.into(said.wall(), camera.model().mount()))
+                .or(() -> plan.flatMap(p -> Fixings.wallBehind(p, camera.pose()))
+                        .map(wall -> Fixings.into(wall.material(), camera.model().mount())));
         return new KitList.Item(camera.name(), camera.model(), camera.settings().cardGb(), overFootM, fixings,
                 plan.flatMap(p -> CableRun.toNearestSocket(p, camera.model().power(), camera.pose())));
     }

@@ -28,6 +28,9 @@ import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.StaleEdit;
 import roofnest.core.judge.Camera;
 import roofnest.core.lang.Numbers;
+import roofnest.core.mount.Base;
+import roofnest.core.mount.Covering;
+import roofnest.core.mount.SaidWall;
 import roofnest.core.still.Spread;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
@@ -61,13 +64,16 @@ public class CameraRepository implements Archive {
      * What pages show of a camera beyond what it is judged by.
      *
      * @param planned its pose on the plan, which need not be the one in which it hangs
+     * @param wall what somebody who stood before it said that the wall is
      * @param rehearsedAt when a run on stand-ins was last finished, or null
      */
-    public record Record(Camera camera, CameraPose planned, String serial, String stickerKept, String deviceId, String room,
+    public record Record(Camera camera, CameraPose planned, Optional<WallSaid> wall, String serial, String stickerKept, String deviceId,
+            String room,
             OffsetDateTime joinedAt, OffsetDateTime rehearsedAt, OffsetDateTime mountedAt, int version) {
         /** As it was read to hang. */
         Record hanging(CameraPose read, Spread spread) {
-            return new Record(camera.hanging(read, spread), planned, serial, stickerKept, deviceId, room, joinedAt, rehearsedAt, mountedAt,
+            return new Record(camera.hanging(read, spread), planned, wall, serial, stickerKept, deviceId, room, joinedAt, rehearsedAt,
+                    mountedAt,
                     version);
         }
 
@@ -75,6 +81,9 @@ public class CameraRepository implements Archive {
             return camera.id();
         }
     }
+
+    /** What the wall at a mount is, who said so, and when. */
+    public record WallSaid(SaidWall wall, String by, OffsetDateTime at) {}
 
     public List<Camera> of(long householdId) {
         return records(householdId).stream().map(Record::camera).toList();
@@ -163,6 +172,25 @@ public class CameraRepository implements Archive {
                 .param("version", version)
                 .query(Integer.class).optional()
                 .orElseThrow(() -> stale(householdId, id, version));
+    }
+
+    /** Writes down what the wall is, if nobody saved the camera since {@code version}. */
+    public void sayWall(long householdId, long id, SaidWall wall, String by, int version) {
+        int rows = jdbc.sql("""
+            update camera
+            set wall_base = :base, wall_covering = :covering, wall_covering_mm = :mm, wall_said_by = :by, wall_said_at = :now,
+                version = version + 1
+            where household_id = :householdId and id = :id and version = :version and removed_at is null
+            """)
+                .param("base", wall.base().name()).param("covering", wall.covering().name()).param("mm", wall.coveringMm())
+                .param("by", by).param("now", OffsetDateTime.now(clock))
+                .param("householdId", householdId)
+                .param("id", id)
+                .param("version", version)
+                .update();
+        if (rows != 1) {
+            throw stale(householdId, id, version);
+        }
     }
 
     /** Saves the mask alone if nobody saved the camera since {@code version}; returns the new version. */
@@ -471,7 +499,11 @@ public class CameraRepository implements Archive {
                 joined != null, row.getObject("own_password_at") != null, mounted != null,
                 Optional.ofNullable(row.getObject("last_charged_on", LocalDate.class)),
                 List.of(json.readValue(row.getString("zones"), Zone[].class)));
-        return new Record(camera, pose, row.getString("serial"), row.getString("sticker_kept"), row.getString("device_id"),
+        Optional<WallSaid> wall = row.getString("wall_base") == null ? Optional.empty()
+                : Optional.of(new WallSaid(new SaidWall(Base.valueOf(row.getString("wall_base")),
+                        Covering.valueOf(row.getString("wall_covering")), row.getInt("wall_covering_mm")),
+                        row.getString("wall_said_by"), row.getObject("wall_said_at", OffsetDateTime.class)));
+        return new Record(camera, pose, wall, row.getString("serial"), row.getString("sticker_kept"), row.getString("device_id"),
                 row.getString("room"),
                 joined, row.getObject("rehearsed_at", OffsetDateTime.class), mounted, row.getInt("version"));
     }
