@@ -33,6 +33,7 @@ import roofnest.app.prove.TrialRepository;
 import roofnest.app.records.LeavingRepository;
 import roofnest.core.trial.Protocol;
 import roofnest.app.records.CameraRepository;
+import roofnest.app.records.PoseReadingRepository;
 import roofnest.app.records.ClimateRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.Household;
@@ -62,7 +63,15 @@ import roofnest.core.promise.PromiseKey;
 import roofnest.core.promise.Stage;
 import roofnest.core.power.Climate;
 import roofnest.core.radio.Reading;
+import roofnest.core.mount.Base;
+import roofnest.core.mount.Covering;
+import roofnest.core.mount.SaidWall;
+import roofnest.core.plan.SpacePoint;
+import roofnest.core.still.Landmark;
+import roofnest.core.still.Spread;
+import roofnest.core.still.Tap;
 import roofnest.core.view.CameraPose;
+import roofnest.core.view.Projection;
 import roofnest.core.view.MaskCell;
 import roofnest.core.view.Zone;
 
@@ -421,7 +430,16 @@ public class CarryIn {
                 new CameraRepository.CarriedIn(each(c.masked()).stream().map(MaskCell::parse).collect(Collectors.toSet()),
                         c.zones() == null ? List.of() : List.of(json.treeToValue(c.zones(), Zone[].class)), c.serial(), c.stickerKept(),
                         c.deviceId(),
-                        c.room(), c.joinedAt(), c.ownPassword(), c.mountedAt(), c.lastChargedOn()));
+                        c.room(), c.joinedAt(), c.ownPassword(), c.mountedAt(), c.lastChargedOn(),
+                        Optional.ofNullable(c.wall()).map(w -> new CameraRepository.WallSaid(new SaidWall(Base.valueOf(w.base()),
+                                Covering.valueOf(w.covering()), w.coveringMm()), w.by(), w.at()))));
+        Optional.ofNullable(c.hangs()).ifPresent(h -> books.poses().put(id, new PoseReadingRepository.Row(added,
+                keys.getOrDefault(c.model(), c.model()), h.planned().pose(), h.read().pose(),
+                new Spread(h.placeSpreadM(), h.heightSpreadM(),
+                        h.headingSpreadDeg(), h.tiltSpreadDeg(), h.rollSpreadDeg()),
+                each(h.taps()).stream().map(t -> new Tap(new Landmark(t.id(), t.name(), new SpacePoint(t.xM(), t.yM(), t.zM())),
+                        new Projection.Pixel(t.xPx(), t.yPx()))).toList(),
+                h.stillAt(), h.at(), h.by())));
         return added;
     }
 

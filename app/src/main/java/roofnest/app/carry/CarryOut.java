@@ -29,6 +29,7 @@ import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HubRepository;
 import roofnest.app.records.LedgerRepository;
 import roofnest.app.records.NetworkRepository;
+import roofnest.app.records.PoseReadingRepository;
 import roofnest.app.records.PictureShelf;
 import roofnest.app.records.RouterRepository;
 import roofnest.core.access.Secret;
@@ -96,7 +97,9 @@ class CarryOut {
     HouseholdFile file(long id, List<HouseholdFile.Picture> pictures) {
         Household h = books.households().get(id);
         Map<String, JsonNode> models = new TreeMap<>();
-        List<HouseholdFile.Camera> carried = books.cameras().records(id).stream().map(record -> camera(record, models)).toList();
+        Map<Long, PoseReadingRepository.Row> hung = books.poses().of(id);
+        List<HouseholdFile.Camera> carried = books.cameras().records(id).stream()
+                .map(record -> camera(record, models, Optional.ofNullable(hung.get(record.id())))).toList();
         return new HouseholdFile(HouseholdFile.FORMAT, HouseholdFile.VERSION,
                 new HouseholdFile.Particulars(h.name(), h.address(), h.phone(), h.stage().name(), h.notes(), h.handedOverAt(),
                         books.households().language(id).code()),
@@ -147,7 +150,16 @@ class CarryOut {
                         set.own().map(Climate::clearness).orElse(null));
     }
 
-    private HouseholdFile.Camera camera(CameraRepository.Record record, Map<String, JsonNode> models) {
+    private static HouseholdFile.Hangs hangs(PoseReadingRepository.Row row) {
+        return new HouseholdFile.Hangs(HouseholdFile.Pose.of(row.of()), HouseholdFile.Pose.of(row.pose()), row.spread().placeM(),
+                row.spread().heightM(), row.spread().headingDeg(), row.spread().tiltDeg(), row.spread().rollDeg(),
+                row.taps().stream().map(tap -> new HouseholdFile.Tapped(tap.landmark().id(), tap.landmark().name(),
+                        tap.landmark().at().xM(), tap.landmark().at().yM(), tap.landmark().at().zM(), tap.at().x(), tap.at().y())).toList(),
+                row.stillAt(), row.at(), row.by());
+    }
+
+    private HouseholdFile.Camera camera(CameraRepository.Record record, Map<String, JsonNode> models,
+            Optional<PoseReadingRepository.Row> hung) {
         roofnest.core.judge.Camera c = record.camera();
         DeviceModel model = c.model();
         String key = model.key();
@@ -163,7 +175,12 @@ class CarryOut {
                 s.panelSlopeDeg(),
                 s.panelHeadingDeg(),
                 record.serial(), record.stickerKept(), record.deviceId(), record.room(), record.joinedAt(), c.ownPassword(),
-                record.mountedAt(), c.lastCharged().orElse(null));
+                record.mountedAt(), c.lastCharged().orElse(null),
+                record.wall()
+                        .map(w -> new HouseholdFile.Wall(w.wall().base().name(), w.wall().covering().name(), w.wall().coveringMm(), w.by(),
+                                w.at()))
+                        .orElse(null),
+                hung.filter(row -> row.ofModel().equals(model.key())).map(CarryOut::hangs).orElse(null));
     }
 
     private static HouseholdFile.Router router(RouterRepository.Router r) {

@@ -14,6 +14,7 @@ import roofnest.app.records.LedgerRepository;
 import roofnest.app.records.LogRepository;
 import roofnest.app.records.NetworkRepository;
 import roofnest.app.records.OtherThingRepository;
+import roofnest.app.records.PoseReadingRepository;
 import roofnest.app.records.PromiseRepository;
 import roofnest.app.records.ProofRepository;
 import roofnest.app.records.ReadingRepository;
@@ -25,4 +26,5 @@ import roofnest.app.records.RouterRepository;
 record HouseholdBooks(HouseholdRepository households, ResidentRepository residents, PromiseRepository promises,
         NetworkRepository networks, RouterRepository routers, OtherThingRepository things, HubRepository hubs, CameraRepository cameras,
         AccessRepository access, LedgerRepository ledger, ReadingRepository readings, LogRepository log, ProofRepository proofs,
-        ClimateRepository climates, TrialRepository trials, RemarkRepository remarks, LeavingRepository leavings) {}
+        ClimateRepository climates, TrialRepository trials, RemarkRepository remarks, LeavingRepository leavings,
+        PoseReadingRepository poses) {}

@@ -7,6 +7,8 @@ import java.util.Map;
 
 import tools.jackson.databind.JsonNode;
 
+import roofnest.core.view.CameraPose;
+
 /**
  * A household as one document ({@code docs/household.schema.json}). What refers to another part of it does so by the number
  * that stands there as {@code ref}; numbers mean nothing outside the document.
@@ -47,7 +49,27 @@ record HouseholdFile(
             double liveMinutes,
             double openSkyShare, int chargeEveryDays, Double panelSlopeDeg, Double panelHeadingDeg, String serial, String stickerKept,
             String deviceId, String room,
-            OffsetDateTime joinedAt, boolean ownPassword, OffsetDateTime mountedAt, LocalDate lastChargedOn) {}
+            OffsetDateTime joinedAt, boolean ownPassword, OffsetDateTime mountedAt, LocalDate lastChargedOn, Wall wall, Hangs hangs) {}
+
+    /** What the wall at a mount is, as somebody said. */
+    record Wall(String base, String covering, int coveringMm, String by, OffsetDateTime at) {}
+
+    record Pose(double xM, double yM, double heightM, double headingDeg, double tiltDeg, double rollDeg) {
+        static Pose of(CameraPose pose) {
+            return new Pose(pose.xM(), pose.yM(), pose.heightM(), pose.headingDeg(), pose.tiltDeg(), pose.rollDeg());
+        }
+
+        CameraPose pose() {
+            return new CameraPose(xM, yM, heightM, headingDeg, tiltDeg, rollDeg);
+        }
+    }
+
+    /** How a camera hangs, read from its still for the pose that was planned then. */
+    record Hangs(Pose planned, Pose read, double placeSpreadM, double heightSpreadM, double headingSpreadDeg, double tiltSpreadDeg,
+            double rollSpreadDeg, List<Tapped> taps, OffsetDateTime stillAt, OffsetDateTime at, String by) {}
+
+    /** A point of the plan, and where it was tapped in the still. */
+    record Tapped(String id, String name, double xM, double yM, double zM, double xPx, double yPx) {}
 
     record Access(long person, long camera, String role, LocalDate from, LocalDate until, Boolean alerts) {}
 

@@ -418,7 +418,7 @@ public class CameraRepository implements Archive {
 
     /** What a camera brings along that was carried in from another place. */
     public record CarriedIn(Collection<MaskCell> masked, List<Zone> zones, String serial, String stickerKept, String deviceId, String room,
-            OffsetDateTime joinedAt, boolean ownPassword, OffsetDateTime mountedAt, LocalDate lastChargedOn) {}
+            OffsetDateTime joinedAt, boolean ownPassword, OffsetDateTime mountedAt, LocalDate lastChargedOn, Optional<WallSaid> wall) {}
 
     public void carryIn(long householdId, long id, CarriedIn in) {
         mask(householdId, id, in.masked(), find(householdId, id).orElseThrow().version());
@@ -426,7 +426,8 @@ public class CameraRepository implements Archive {
         jdbc.sql("""
             update camera
             set serial = :serial, sticker_kept = :kept, device_id = :device, room = :room, joined_at = :joined,
-                own_password_at = case when :own then coalesce(:joined, :now) end, mounted_at = :mounted, last_charged_on = :charged
+                own_password_at = case when :own then coalesce(:joined, :now) end, mounted_at = :mounted, last_charged_on = :charged,
+                wall_base = :base, wall_covering = :covering, wall_covering_mm = :mm, wall_said_by = :saidBy, wall_said_at = :saidAt
             where household_id = :householdId and id = :id
             """)
                 .param("serial", in.serial(), Types.VARCHAR)
@@ -438,6 +439,11 @@ public class CameraRepository implements Archive {
                 .param("now", OffsetDateTime.now(clock))
                 .param("mounted", in.mountedAt(), Types.TIMESTAMP_WITH_TIMEZONE)
                 .param("charged", in.lastChargedOn(), Types.DATE)
+                .param("base", in.wall().map(w -> w.wall().base().name()).orElse(null), Types.VARCHAR)
+                .param("covering", in.wall().map(w -> w.wall().covering().name()).orElse(null), Types.VARCHAR)
+                .param("mm", in.wall().map(w -> w.wall().coveringMm()).orElse(null), Types.INTEGER)
+                .param("saidBy", in.wall().map(WallSaid::by).orElse(null), Types.VARCHAR)
+                .param("saidAt", in.wall().map(WallSaid::at).orElse(null), Types.TIMESTAMP_WITH_TIMEZONE)
                 .param("householdId", householdId)
                 .param("id", id)
                 .update();

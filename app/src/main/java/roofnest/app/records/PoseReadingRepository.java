@@ -82,9 +82,15 @@ public class PoseReadingRepository {
     /** Takes the place of an older one. @param stillAt when the still was taken in on which the taps were made */
     public void keep(long householdId, CameraRepository.Record camera, StillReading.Read read, List<Tap> taps, OffsetDateTime stillAt,
             String by) {
-        CameraPose of = camera.planned();
-        CameraPose pose = read.pose();
-        Spread spread = read.spread();
+        put(householdId, new Row(camera.id(), camera.camera().model().key(), camera.planned(), read.pose(), read.spread(), taps, stillAt,
+                OffsetDateTime.now(clock), by));
+    }
+
+    /** As it was kept elsewhere. */
+    public void put(long householdId, Row row) {
+        CameraPose of = row.of();
+        CameraPose pose = row.pose();
+        Spread spread = row.spread();
         jdbc.sql("""
             insert into pose_reading (camera_id, household_id, of_model, of_x_m, of_y_m, of_height_m, of_heading_deg, of_tilt_deg,
                 of_roll_deg, x_m, y_m, height_m, heading_deg, tilt_deg, roll_deg, place_spread_m, height_spread_m,
@@ -100,7 +106,7 @@ public class PoseReadingRepository {
                 roll_spread_deg = excluded.roll_spread_deg, taps = excluded.taps, still_at = excluded.still_at,
                 read_at = excluded.read_at, read_by = excluded.read_by
             """)
-                .param("camera", camera.id()).param("household", householdId).param("model", camera.camera().model().key())
+                .param("camera", row.cameraId()).param("household", householdId).param("model", row.ofModel())
                 .param("ofX", of.xM()).param("ofY", of.yM()).param("ofHeight", of.heightM())
                 .param("ofHeading", of.headingDeg()).param("ofTilt", of.tiltDeg()).param("ofRoll", of.rollDeg())
                 .param("x", pose.xM()).param("y", pose.yM()).param("height", pose.heightM())
@@ -108,8 +114,8 @@ public class PoseReadingRepository {
                 .param("placeSpread", spread.placeM()).param("heightSpread", spread.heightM())
                 .param("headingSpread", spread.headingDeg()).param("tiltSpread", spread.tiltDeg())
                 .param("rollSpread", spread.rollDeg())
-                .param("taps", json.writeValueAsString(taps.stream().map(Kept::of).toList()))
-                .param("still", stillAt).param("now", OffsetDateTime.now(clock)).param("by", by)
+                .param("taps", json.writeValueAsString(row.taps().stream().map(Kept::of).toList()))
+                .param("still", row.stillAt()).param("now", row.at()).param("by", row.by())
                 .update();
     }
 

@@ -14,6 +14,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -46,12 +47,21 @@ import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.JudgedHouseholds;
 import roofnest.app.records.LogRepository;
 import roofnest.app.records.PictureShelf;
+import roofnest.app.records.PoseReadingRepository;
 import roofnest.app.web.ImportRefused;
 import roofnest.core.catalogue.DeviceDocument;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.Judged;
 import roofnest.core.promise.Promise;
+import roofnest.core.mount.Base;
+import roofnest.core.mount.Covering;
+import roofnest.core.mount.SaidWall;
+import roofnest.core.still.Landmark;
+import roofnest.core.still.Landmarks;
+import roofnest.core.still.Spread;
+import roofnest.core.still.Tap;
 import roofnest.core.view.CameraPose;
+import roofnest.core.view.Projection;
 
 /** A household goes out of one firm and comes into another as it was, secrets apart; and what is wrong changes nothing. */
 @AppTest
@@ -64,6 +74,7 @@ class CarryTest {
     @Autowired private HouseholdRepository households;
     @Autowired private CameraRepository cameras;
     @Autowired private LogRepository log;
+    @Autowired private PoseReadingRepository poses;
     @Autowired private Models models;
     @Autowired private List<PictureShelf> shelves;
 
@@ -162,6 +173,37 @@ class CarryTest {
         assertThat(text).containsPattern(good.strip());
         files.put(CarryOut.DOCUMENT, text.replaceAll(good.strip(), bad.strip()).getBytes(StandardCharsets.UTF_8));
         assertRefused(zip(files), said.strip());
+    }
+
+    /** The pose goes along with its points and its interval, and stands in the second firm as in the first. */
+    @Test
+    void how_a_camera_hangs_and_what_its_wall_is_goes_along() throws Exception {
+        HouseholdRef from = demo.ref("Lanyon", "tamsin");
+        CameraRepository.Record eye = judged.of(from.id()).cameras().get(0);
+        List<Landmark> points = Landmarks.of(judged.of(from.id()).facts().plan().orElseThrow(), eye.planned().onPlan()).subList(0, 4);
+        CameraPose hangs = eye.planned().turned(eye.planned().headingDeg() + 3.25, eye.planned().tiltDeg(), 1.5);
+        OffsetDateTime at = OffsetDateTime.parse("2026-11-20T10:15:30.123456Z");
+        poses.put(from.id(), new PoseReadingRepository.Row(eye.id(), eye.camera().model().key(), eye.planned(), hangs,
+                new Spread(0.03, 0.02, 0.2, 0.2, 0.3), points.stream().map(point -> new Tap(point, new Projection.Pixel(10, 20))).toList(),
+                at,
+                at, "Jory Penhale"));
+        cameras.sayWall(from.id(), eye.id(), new SaidWall(Base.HOLLOW, Covering.RENDER, 18), "Jory Penhale", eye.version());
+        demo.touched(from.id());
+        assertThat(judged.of(from.id()).cameras().get(0).camera().pose()).isEqualTo(hangs);
+        CarryIn.Taken taken = in.take(demo.staff("petra"), out.zip(from));
+        CameraRepository.Record there = judged.of(taken.ref().id()).cameras().get(0);
+        assertThat(there.camera().pose()).isEqualTo(hangs);
+        assertThat(there.camera().hangs()).contains(new Spread(0.03, 0.02, 0.2, 0.2, 0.3));
+        assertThat(there.planned()).isEqualTo(eye.planned());
+        assertThat(there.wall().orElseThrow().wall()).isEqualTo(new SaidWall(Base.HOLLOW, Covering.RENDER, 18));
+        assertThat(findings(taken.ref().id())).isEqualTo(findings(from.id()));
+        assertThat(out.file(taken.ref().id(), List.of()).cameras()).usingRecursiveFieldByFieldElementComparatorIgnoringFields("ref")
+                .isEqualTo(out.file(from.id(), List.of()).cameras());
+        assertThat(poses.forget(from.id(), eye.id())).isTrue();
+        demo.jdbc().sql("update camera set wall_base = null, wall_covering = null, wall_covering_mm = null, wall_said_by = null, "
+                + "wall_said_at = null where id = :id").param("id", eye.id()).update();
+        demo.jdbc().sql("delete from household where id = :id").param("id", taken.ref().id()).update();
+        demo.touched(from.id());
     }
 
     /** A try that still saw a picture outweighs what the ledger says, in the second firm too. */
