@@ -11,6 +11,7 @@ import roofnest.app.records.CameraRepository;
 import roofnest.core.catalogue.Climb;
 import roofnest.core.catalogue.Practice.Figure;
 import roofnest.core.judge.Camera;
+import roofnest.core.judge.Judged;
 import roofnest.core.lang.Numbers;
 import roofnest.core.mount.CableRun;
 import roofnest.core.mount.Fixings;
@@ -41,7 +42,9 @@ record MountView(
     static MountView of(Frame frame, CameraRepository.Record record) {
         Camera camera = record.camera();
         Optional<HousePlan> plan = frame.facts().plan();
-        Optional<Watched> watched = plan.flatMap(p -> frame.facts().written().stream()
+        // Only what this camera is the one to make out: one at the side is not weighed for the front door.
+        Optional<Watched> watched = plan.flatMap(p -> frame.judgement().ofCamera(record.id()).stream()
+                .filter(judged -> judged.finding().measured().orElse(0) > 0).map(Judged::promise)
                 .filter(Promise.MakeOut.class::isInstance).map(Promise.MakeOut.class::cast)
                 .flatMap(promise -> p.place(promise.placeId()).map(place -> new Watched(place, promise.level())).stream())
                 .min(Comparator.comparingDouble(w -> w.place().at().distanceM(camera.pose().onPlan()))));
