@@ -1,5 +1,7 @@
 package roofnest.core.catalogue;
 
+import java.util.List;
+
 import roofnest.core.lang.Require;
 
 /**
@@ -10,14 +12,16 @@ import roofnest.core.lang.Require;
  * @param massKg of the camera on its plate; absent means {@link #USUAL_MASS_KG}
  * @param leverMm from the wall to its middle; absent means {@link #USUAL_LEVER_MM}
  * @param areaM2 that it shows to the wind; absent means {@link #USUAL_AREA_M2}
- * @param spacingMm between its uppermost and its lowest screw; absent means {@link #USUAL_SPACING_MM}
+ * @param spacingMm between its uppermost and its lowest screw; absent means what its holes say, or {@link #USUAL_SPACING_MM}
+ * @param holes of its plate, one for each screw; none where nobody has measured them
  */
 public record MountSpec(int screws, double screwMm, int screwLengthMm, boolean outdoors, Boolean indoors, Double massKg, Double leverMm,
-        Double areaM2, Double spacingMm) {
+        Double areaM2, Double spacingMm, List<PlateHole> holes) {
     public static final double USUAL_MASS_KG = 0.5;
     public static final double USUAL_LEVER_MM = 90;
     public static final double USUAL_AREA_M2 = 0.02;
     public static final double USUAL_SPACING_MM = 50;
+    private static final double LEAST_SPACING_MM = 10;
 
     public MountSpec {
         Require.inRange("screws", screws, 0, 8);
@@ -30,12 +34,28 @@ public record MountSpec(int screws, double screwMm, int screwLengthMm, boolean o
         massKg = Require.inRange("mass in kg", massKg == null ? USUAL_MASS_KG : massKg, 0.01, 20);
         leverMm = Require.inRange("lever in mm", leverMm == null ? USUAL_LEVER_MM : leverMm, 5, 1000);
         areaM2 = Require.inRange("area in m²", areaM2 == null ? USUAL_AREA_M2 : areaM2, 0.001, 1);
-        spacingMm = Require.inRange("spacing of the screws in mm", spacingMm == null ? USUAL_SPACING_MM : spacingMm, 10, 500);
+        holes = holes == null ? List.of() : List.copyOf(holes);
+        if (!holes.isEmpty() && holes.size() != screws) {
+            throw new IllegalArgumentException("a plate with " + screws + " screws has as many holes, not " + holes.size());
+        }
+        for (PlateHole one : holes) {
+            for (PlateHole other : holes) {
+                if (one != other && one.apartMm(other) < PlateHole.APART_MM) {
+                    throw new IllegalArgumentException("two holes of a plate lie on one another");
+                }
+            }
+        }
+        double high
+                = holes.stream().mapToDouble(PlateHole::yMm).max().orElse(0) - holes.stream().mapToDouble(PlateHole::yMm).min().orElse(0);
+        if (spacingMm == null && high >= LEAST_SPACING_MM) {
+            spacingMm = high;
+        }
+        spacingMm = Require.inRange("spacing of the screws in mm", spacingMm == null ? USUAL_SPACING_MM : spacingMm, LEAST_SPACING_MM, 500);
     }
 
     /** With the usual mass, lever, area and spacing. */
     public MountSpec(int screws, double screwMm, int screwLengthMm, boolean outdoors, Boolean indoors) {
-        this(screws, screwMm, screwLengthMm, outdoors, indoors, null, null, null, null);
+        this(screws, screwMm, screwLengthMm, outdoors, indoors, null, null, null, null, null);
     }
 
     /** Whether a spot in a room is one for it. */

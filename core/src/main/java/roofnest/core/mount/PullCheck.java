@@ -1,6 +1,7 @@
 package roofnest.core.mount;
 
 import roofnest.core.catalogue.MountSpec;
+import roofnest.core.catalogue.PlateHole;
 import roofnest.core.lang.Require;
 import roofnest.core.promise.Standing;
 
@@ -23,7 +24,9 @@ public record PullCheck(double pullN, double allowedN) {
     static final double GRAVITY_M_PER_S2 = 9.81;
     /** Over half of what is allowed is thin: nobody sees how good a hole is. */
     static final double THIN_SHARE = 0.5;
-    /** Of so many screws or more two are upper ones. */
+    /** Holes no lower than this under the uppermost one are upper ones too, millimetres. */
+    private static final double LEVEL_MM = 5;
+    /** Of so many screws or more two are upper ones, where nobody has measured the plate. */
     private static final int TWO_UPPER_FROM = 4;
 
     public PullCheck {
@@ -34,7 +37,9 @@ public record PullCheck(double pullN, double allowedN) {
     static PullCheck of(MountSpec mount, double beyondMm, double allowedN) {
         double wind = windN(mount.areaM2());
         double lever = (mount.leverMm() + beyondMm) / 1000;
-        double upper = mount.screws() >= TWO_UPPER_FROM ? 2 : 1;
+        double top = mount.holes().stream().mapToDouble(PlateHole::yMm).max().orElse(0);
+        double upper = mount.holes().isEmpty() ? mount.screws() >= TWO_UPPER_FROM ? 2 : 1
+                : mount.holes().stream().filter(hole -> hole.yMm() > top - LEVEL_MM).count();
         return new PullCheck(((mount.massKg() * GRAVITY_M_PER_S2 + wind) * lever / (mount.spacingMm() / 1000) + wind) / upper, allowedN);
     }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Arrays;
+import java.util.List;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -13,12 +14,13 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 import roofnest.core.catalogue.Catalogue;
 import roofnest.core.catalogue.MountSpec;
+import roofnest.core.catalogue.PlateHole;
 import roofnest.core.plan.Material;
 import roofnest.core.promise.Standing;
 
 /** What the wall really is decides the hole, and whether what hangs there stays. */
 class FixingsTest {
-    private static final MountSpec THREE = new MountSpec(3, 4, 35, true, null, 0.5, 100.0, 0.02, 50.0);
+    private static final MountSpec THREE = new MountSpec(3, 4, 35, true, null, 0.5, 100.0, 0.02, 50.0, null);
 
     private static Fixings into(Base base, Covering covering, int mm) {
         return Fixings.into(new SaidWall(base, covering, mm), THREE);
@@ -29,7 +31,7 @@ class FixingsTest {
         assertThat(PullCheck.windN(0.02)).isCloseTo(9.375, within(1e-9));
         // (0.5 · 9.81 + 9.375) · 100/50 + 9.375, on one upper screw of three.
         assertThat(into(Base.SOLID_BRICK, Covering.NONE, 0).pull().orElseThrow().pullN()).isCloseTo(37.935, within(1e-9));
-        MountSpec four = new MountSpec(4, 4, 35, true, null, 0.5, 100.0, 0.02, 50.0);
+        MountSpec four = new MountSpec(4, 4, 35, true, null, 0.5, 100.0, 0.02, 50.0, null);
         assertThat(Fixings.into(new SaidWall(Base.SOLID_BRICK, Covering.NONE, 0), four).pull().orElseThrow().pullN())
                 .isCloseTo(37.935 / 2, within(1e-9));
     }
@@ -43,7 +45,7 @@ class FixingsTest {
 
     @Test
     void far_off_a_soft_wall_it_does_not_stay_and_of_bare_sheet_nothing_is_said() {
-        MountSpec arm = new MountSpec(2, 4, 35, true, null, 1.2, 300.0, 0.03, 50.0);
+        MountSpec arm = new MountSpec(2, 4, 35, true, null, 1.2, 300.0, 0.03, 50.0, null);
         assertThat(Fixings.into(new SaidWall(Base.AERATED, Covering.NONE, 0), arm).pull().orElseThrow().standing())
                 .isEqualTo(Standing.BROKEN);
         assertThat(into(Base.SHEET_METAL, Covering.NONE, 0).pull()).isEmpty();
@@ -93,7 +95,7 @@ class FixingsTest {
     void what_cannot_be_is_refused() {
         assertThatThrownBy(() -> new SaidWall(Base.STONE, Covering.NONE, 5)).isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> new SaidWall(Base.STONE, Covering.RENDER, 301)).isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() -> new MountSpec(2, 4, 35, true, null, Double.NaN, null, null, null))
+        assertThatThrownBy(() -> new MountSpec(2, 4, 35, true, null, Double.NaN, null, null, null, null))
                 .isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> new PullCheck(Double.NaN, 10)).isInstanceOf(IllegalArgumentException.class);
     }
@@ -104,5 +106,23 @@ class FixingsTest {
                 .allMatch(material -> Fixings.into(material, THREE).screws() > 0);
         Catalogue.shipped().models().stream().filter(model -> model.mount().screws() > 0).forEach(model -> assertThat(
                 Fixings.into(Material.BRICK, model.mount()).pull().orElseThrow().standing()).as(model.key()).isEqualTo(Standing.KEPT));
+    }
+
+    @Test
+    void a_plates_holes_say_how_many_are_upper_ones_and_how_far_the_lowest_is() {
+        MountSpec triangle = new MountSpec(3, 4, 35, true, null, 0.5, 100.0, 0.02, null,
+                List.of(new PlateHole(-20, 30), new PlateHole(20, 30), new PlateHole(0, -10)));
+        assertThat(triangle.spacingMm()).isEqualTo(40);
+        // (0.5 · 9.81 + 9.375) · 100/40 + 9.375, on two.
+        assertThat(Fixings.into(new SaidWall(Base.STONE, Covering.NONE, 0), triangle).pull().orElseThrow().pullN())
+                .isCloseTo(45.075 / 2, within(1e-9));
+        assertThatThrownBy(() -> new MountSpec(3, 4, 35, true, null, null, null, null, null, List.of(new PlateHole(0, 0))))
+                .hasMessageContaining("as many holes");
+        assertThatThrownBy(() -> new MountSpec(2, 4, 35, true, null, null, null, null, null,
+                List.of(new PlateHole(0, 0), new PlateHole(0, 3)))).hasMessageContaining("on one another");
+        assertThatThrownBy(() -> new PlateHole(Double.NaN, 0)).isInstanceOf(IllegalArgumentException.class);
+        MountSpec level = new MountSpec(2, 4, 35, true, null, null, null, null, null,
+                List.of(new PlateHole(-20, 0), new PlateHole(20, 0)));
+        assertThat(level.spacingMm()).as("two beside one another say nothing of it").isEqualTo(MountSpec.USUAL_SPACING_MM);
     }
 }
