@@ -15,6 +15,7 @@ import roofnest.core.judge.Judged;
 import roofnest.core.lang.Numbers;
 import roofnest.core.mount.CableRun;
 import roofnest.core.mount.Fixings;
+import roofnest.core.mount.Footing;
 import roofnest.core.mount.HeightChoice;
 import roofnest.core.mount.PullCheck;
 import roofnest.core.plan.HousePlan;
@@ -32,7 +33,8 @@ import roofnest.core.view.Sightline;
  */
 record MountView(
         CameraRepository.Record record, String place, List<HeightRow> heights, String wall, Optional<Fixings> fixings,
-        Optional<CableRun> cable, List<String> cautions, String said, String pull, String pullStanding) {
+        Optional<CableRun> cable, List<String> cautions, String said, String pull, String pullStanding, String footing,
+        List<String> footingAgainst, boolean footingSafe) {
 
     /** @param verdict what this height gains and loses, in a few words */
     record HeightRow(
@@ -44,7 +46,7 @@ record MountView(
         Optional<HousePlan> plan = frame.facts().plan();
         // Only what this camera is the one to make out: one at the side is not weighed for the front door.
         Optional<Watched> watched = plan.flatMap(p -> frame.judgement().ofCamera(record.id()).stream()
-                .filter(judged -> judged.finding().measured().orElse(0) > 0).map(Judged::promise)
+                .map(Judged::promise)
                 .filter(Promise.MakeOut.class::isInstance).map(Promise.MakeOut.class::cast)
                 .flatMap(promise -> p.place(promise.placeId()).map(place -> new Watched(place, promise.level())).stream())
                 .min(Comparator.comparingDouble(w -> w.place().at().distanceM(camera.pose().onPlan()))));
@@ -54,14 +56,32 @@ record MountView(
         Optional<Wall> wall = plan.flatMap(p -> Fixings.wallBehind(p, camera.pose()));
         Optional<Fixings> fixings = record.wall().map(said -> Fixings.into(said.wall(), camera.model().mount()))
                 .or(() -> wall.map(near -> Fixings.into(near.material(), camera.model().mount())));
+        double overFoot = frame.judge().overFootM(camera);
+        Optional<Footing> footing = plan.flatMap(p -> Footing.of(p, camera.pose(), overFoot, frame.facts().practice().climb(overFoot),
+                frame.judge().house().filter(house -> house.crossings().shell().indoors(camera.pose().onPlan(),
+                        camera.pose().heightM())).isPresent()));
         return new MountView(record, watched.map(w -> w.place().name()).orElse(""), heights,
                 wall.map(near -> near.material().words() + " wall")
                         .orElse("no wall within " + Numbers.fixed(Fixings.ON_THE_WALL_M, 0) + " m"),
                 fixings, plan.flatMap(p -> CableRun.toNearestSocket(p, camera.model().power(), camera.pose())),
-                cautions(camera, frame.facts().practice().climb(frame.judge().overFootM(camera)), fixings),
+                cautions(camera, frame.facts().practice().climb(overFoot), fixings),
                 record.wall().map(said -> said.wall().words() + ", as " + said.by() + " saw it").orElse(""),
                 fixings.flatMap(Fixings::pull).map(MountView::pull).orElse(""),
-                fixings.flatMap(Fixings::pull).map(check -> check.standing().name().toLowerCase(Locale.ROOT)).orElse(""));
+                fixings.flatMap(Fixings::pull).map(check -> check.standing().name().toLowerCase(Locale.ROOT)).orElse(""),
+                footing.map(MountView::footing).orElse(""),
+                footing.map(foot -> foot.against().stream().map(Footing.Against::words).toList()).orElse(List.of()),
+                footing.map(Footing::safe).orElse(true));
+    }
+
+    private static String footing(Footing foot) {
+        String what = foot.climb() == Climb.LADDER ? "A ladder of " + Numbers.fixed(Math.ceil(foot.ladderM() * 10) / 10, 1)
+                + " m or longer, its feet " + Numbers.fixed(foot.outM(), 2) + " m out from the wall"
+                : "Steps, "
+                        + Numbers.fixed(foot.outM(), 1) + " m before the wall";
+        String beside = Math.abs(foot.besideM()) < 0.01 ? ", under the camera"
+                : ", " + Numbers.fixed(Math.abs(foot.besideM()), 2) + " m to the " + (foot.besideM() > 0 ? "right" : "left")
+                        + " of the camera as one faces the wall";
+        return what + beside + (foot.two() ? "; two people" : foot.climb() == Climb.LADDER ? "; somebody to foot it" : "");
     }
 
     private static String pull(PullCheck check) {
