@@ -102,6 +102,8 @@ class AccessibilityTest {
         paths.addAll(List.of("/find?q=weir", "/carry", "/?due=WEEK"));
         visit.household("Brannock").pair().goOn();
         paths.add(visit.page().url().replace(visit.site(), ""));
+        visit.household("Lanyon").mount();
+        paths.add(visit.page().locator("a[href$='/hangs']").first().getAttribute("href") + "?standIns=true");
         visit.household("Lanyon").prove().begin("Alert", "Lane eye");
         paths.add(visit.page().url().replace(visit.site(), ""));
         return paths;
