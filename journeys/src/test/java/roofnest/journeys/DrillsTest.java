@@ -88,6 +88,7 @@ class DrillsTest {
             assertThat(different).as("each once").isEqualTo(rows);
             assertThat(rows).as("all that was answered").isEqualTo(acknowledged.size());
             assertThat(seen.keySet()).isSubsetOf(200, 204, 302, 503);
+            assertThat(looking.get().faults()).as("what another firm was told").isEmpty();
             assertThat(looking.get().seen().keySet()).isSubsetOf(200, 302, 404, 503);
         } finally {
             over.set(true);

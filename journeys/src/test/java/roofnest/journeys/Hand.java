@@ -37,6 +37,7 @@ final class Hand {
     private final String site;
     private final Map<String, String> cookies = new LinkedHashMap<>();
     private final Map<Integer, Integer> seen = new TreeMap<>();
+    private final List<String> faults = new ArrayList<>();
     private final List<String> acknowledged = new ArrayList<>();
     private int broken;
 
@@ -60,6 +61,11 @@ final class Hand {
     /** How often each status was seen. */
     Map<Integer, Integer> seen() {
         return seen;
+    }
+
+    /** What the server said of faults of its own. */
+    List<String> faults() {
+        return faults;
     }
 
     /** How often nobody answered at all. */
@@ -149,6 +155,9 @@ final class Hand {
         }
         HttpResponse<String> answer = client.send(request.build(), HttpResponse.BodyHandlers.ofString());
         seen.merge(answer.statusCode(), 1, Integer::sum);
+        if (answer.statusCode() == 500) {
+            faults.add(answer.request().method() + " " + answer.uri() + ": " + answer.headers().map() + " " + answer.body());
+        }
         for (String line : answer.headers().allValues("Set-Cookie")) {
             set.add(line);
             Matcher cookie = COOKIE.matcher(line);

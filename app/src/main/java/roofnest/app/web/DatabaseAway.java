@@ -67,8 +67,10 @@ public class DatabaseAway extends OncePerRequestFilter {
             chain.doFilter(request, response);
         } catch (ServletException | RuntimeException thrown) {
             boolean ours = isAway(thrown) || takesNothing(thrown);
-            if (ours && response.isCommitted() && response.getStatus() >= HttpServletResponse.SC_BAD_REQUEST) {
-                LOG.warn("the session was not kept after a refusal at {}: {}", request.getMethod(), thrown.getMessage());
+            boolean said = response.getStatus() >= HttpServletResponse.SC_BAD_REQUEST || Answered.isWhole(request);
+            if (ours && response.isCommitted() && said) {
+                LOG.warn("the session was not kept after the answer {} at {}: {}", response.getStatus(), request.getMethod(),
+                        thrown.getMessage());
                 return;
             }
             if (!ours || response.isCommitted()) {

@@ -1,6 +1,7 @@
 package roofnest.app.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
@@ -149,6 +150,28 @@ class DatabaseAwayTest {
             throw new TransactionSystemException("JDBC rollback failed", new SQLException("Connection is closed"));
         });
         assertThat(response.getStatus()).isEqualTo(404);
+    }
+
+    /** It was done and answered: a redirect that is on its way is no fault for a session that was not kept; half an answer is. */
+    @Test
+    void an_answer_that_was_made_whole_stands_and_half_of_one_does_not_pass_for_it() throws Exception {
+        Answered answered = new Answered();
+        TransactionSystemException broken
+                = new TransactionSystemException("JDBC rollback failed", new SQLException("Connection is closed"));
+        MockHttpServletResponse whole = new MockHttpServletResponse();
+        away.doFilter(new MockHttpServletRequest("POST", "/households/1/care/log"), whole, (asked, answer) -> {
+            answered.doFilter(asked, answer, (inner, to) -> ((HttpServletResponse) to).sendRedirect("/households/1/care"));
+            throw broken;
+        });
+        assertThat(whole.getStatus()).isEqualTo(302);
+        MockHttpServletResponse half = new MockHttpServletResponse();
+        assertThatThrownBy(() -> away.doFilter(new MockHttpServletRequest("GET", "/carry/people.csv"), half, (asked, answer) -> {
+            answered.doFilter(asked, answer, (inner, to) -> {
+                to.getWriter().write("name,e-mail");
+                to.flushBuffer();
+                throw broken;
+            });
+        })).isSameAs(broken);
     }
 
     /** The line breaks under the commit: neither that nor taking it back is heard of, and half an answer may have been written as bytes. */
