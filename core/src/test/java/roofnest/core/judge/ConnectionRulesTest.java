@@ -40,6 +40,7 @@ import roofnest.core.promise.Remedy;
 import roofnest.core.promise.Standing;
 import roofnest.core.radio.LinkBudget;
 import roofnest.core.radio.Reading;
+import roofnest.core.still.Spread;
 import roofnest.core.view.CameraPose;
 
 /**
@@ -134,7 +135,14 @@ class ConnectionRulesTest {
         }
         Camera hung = new Camera(7, "Eye", model("dunmark-post"), new CameraPose(11.4, 2.0, heightM, 60, 12), Set.of(),
                 Camera.Settings.DEFAULT, true, true, true, Optional.empty());
-        assertThat(finding(facts(HOUSE, List.of(), hung), of("reach")).evidence()).isEqualTo(Evidence.READ);
+        assertThat(finding(facts(HOUSE, List.of(), hung), of("reach")).evidence()).as("hung as planned, as far as anybody knows")
+                .isEqualTo(Evidence.PREDICTED);
+        Camera read = hung.hanging(new CameraPose(11.4, 2.0, heightM + 0.2, 60, 12), new Spread(0.03, 0.02, 0.2, 0.2, 0.3));
+        Finding lower = finding(facts(HOUSE, List.of(), read), of("reach"));
+        assertThat(lower.evidence()).isEqualTo(Evidence.READ);
+        assertThat(lower.measured().orElseThrow()).as("the height that was read").isEqualTo(heightM + 0.2, within(1e-9));
+        assertThat(finding(facts(HOUSE, List.of(), read.withPose(hung.pose())), of("reach")).evidence()).as("tried elsewhere")
+                .isEqualTo(Evidence.PREDICTED);
     }
 
     @Test
