@@ -67,6 +67,10 @@ public class DatabaseAway extends OncePerRequestFilter {
             chain.doFilter(request, response);
         } catch (ServletException | RuntimeException thrown) {
             boolean ours = isAway(thrown) || takesNothing(thrown);
+            if (ours) {
+                // A refusal that was being made when the line broke leaves its exception here; the server would put its own page over ours.
+                request.removeAttribute(RequestDispatcher.ERROR_EXCEPTION);
+            }
             boolean said = response.getStatus() >= HttpServletResponse.SC_BAD_REQUEST || Answered.isWhole(request);
             if (ours && response.isCommitted() && said) {
                 LOG.warn("the session was not kept after the answer {} at {}: {}", response.getStatus(), request.getMethod(),

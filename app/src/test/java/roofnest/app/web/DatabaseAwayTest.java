@@ -152,6 +152,20 @@ class DatabaseAwayTest {
         assertThat(response.getStatus()).isEqualTo(404);
     }
 
+    /** What is left on the request by a refusal that could not be told would make the server put a page of its own over this one. */
+    @Test
+    void a_refusal_that_broke_off_leaves_nothing_that_covers_the_page() throws Exception {
+        MockHttpServletRequest request = new MockHttpServletRequest("GET", "/households/1/care");
+        request.addHeader("Accept", "text/html");
+        MockHttpServletResponse response = new MockHttpServletResponse();
+        away.doFilter(request, response, (asked, answer) -> {
+            asked.setAttribute(RequestDispatcher.ERROR_EXCEPTION, new NoSuchPage());
+            throw new TransactionSystemException("JDBC rollback failed", new SQLException("Connection is closed"));
+        });
+        assertThat(response.getStatus()).isEqualTo(503);
+        assertThat(request.getAttribute(RequestDispatcher.ERROR_EXCEPTION)).isNull();
+    }
+
     /** It was done and answered: a redirect that is on its way is no fault for a session that was not kept; half an answer is. */
     @Test
     void an_answer_that_was_made_whole_stands_and_half_of_one_does_not_pass_for_it() throws Exception {
