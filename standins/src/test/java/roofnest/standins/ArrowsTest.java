@@ -19,4 +19,7 @@ class ArrowsTest {
     @ArchTest static final ArchRule exercises_know_the_run_engine_too = classes().that().resideInAPackage("roofnest.standins.rehearsal..")
             .should().onlyDependOnClassesThat()
             .resideInAnyPackage("roofnest.standins..", "roofnest.core.catalogue..", "roofnest.core.pairing..", "java..");
+
+    @ArchTest static final ArchRule how_they_hang_knows_poses_only = classes().that().resideInAPackage("roofnest.standins.hanging..")
+            .should().onlyDependOnClassesThat().resideInAnyPackage("roofnest.standins.hanging..", "roofnest.core.view..", "java..");
 }

@@ -36,7 +36,7 @@ import roofnest.core.still.StillReading;
 import roofnest.core.still.Tap;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.Projection;
-import roofnest.standins.HungAskew;
+import roofnest.standins.hanging.HungAskew;
 
 /** Reads from a camera's still how it hangs, and does with it what is wished. */
 @Service

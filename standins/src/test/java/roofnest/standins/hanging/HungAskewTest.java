@@ -1,4 +1,4 @@
-package roofnest.standins;
+package roofnest.standins.hanging;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

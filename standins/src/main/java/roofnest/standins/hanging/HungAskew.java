@@ -1,4 +1,4 @@
-package roofnest.standins;
+package roofnest.standins.hanging;
 
 import java.util.Random;
 
