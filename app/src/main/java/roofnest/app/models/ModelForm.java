@@ -52,13 +52,13 @@ final class ModelForm {
 
     private ModelForm() {}
 
-    enum Type { TEXT, TEXT_OR_LEFT_OUT, NUMBER, WHOLE, WHOLE_OR_LEFT_OUT, YES_NO, CHOICE, MANY, WORDS, WHOLES }
+    enum Type { TEXT, TEXT_OR_LEFT_OUT, NUMBER, WHOLE, WHOLE_OR_LEFT_OUT, YES_NO, CHOICE, MANY, WORDS, WHOLES, HOLES }
 
     /** @param choices what can be chosen, in the document's words and in ours; empty where it is typed */
     record Field(String pointer, String label, Type type, String hint, Map<String, String> choices) {
         /** Whether what goes in is longer than a figure. */
         public boolean isLong() {
-            return type == Type.CHOICE || type == Type.TEXT && !pointer.equals("/key") || type == Type.WORDS;
+            return type == Type.CHOICE || type == Type.TEXT && !pointer.equals("/key") || type == Type.WORDS || type == Type.HOLES;
         }
     }
 
@@ -123,7 +123,13 @@ final class ModelForm {
                         number("/recording/bitrateMbps", "Bit rate, Mbit/s"), whole("/recording/cardMaxGb", "Largest card, GB"),
                         whole("/recording/clipMinSeconds", "Shortest clip, s"), whole("/recording/clipMaxSeconds", "Longest clip, s"),
                         whole("/mount/screws", "Screws"), number("/mount/screwMm", "thick, mm"), whole("/mount/screwLengthMm", "long, mm"),
-                        yesNo("/mount/outdoors", "May hang outdoors"), yesNo("/mount/indoors", "Made for rooms"))));
+                        yesNo("/mount/outdoors", "May hang outdoors"), yesNo("/mount/indoors", "Made for rooms"),
+                        leftOut("/mount/massKg", "With its plate, kg", Type.WHOLE_OR_LEFT_OUT, "empty: the usual 0.5"),
+                        leftOut("/mount/leverMm", "Middle off the wall, mm", Type.WHOLE_OR_LEFT_OUT, "empty: the usual 90"),
+                        leftOut("/mount/areaM2", "Shows to the wind, m²", Type.WHOLE_OR_LEFT_OUT, "empty: the usual 0.02"),
+                        leftOut("/mount/spacingMm", "Top to bottom screw, mm", Type.WHOLE_OR_LEFT_OUT, "empty: by its holes, or 50"),
+                        leftOut("/mount/holes", "Holes of its plate, mm", Type.HOLES,
+                                "right and up of its middle, as 0 27; -23 -13; 23 -13"))));
     }
 
     /** What the form's tables can choose from, in the document's words and in ours. */
@@ -146,6 +152,10 @@ final class ModelForm {
             JsonNode node = tree.at(field.pointer());
             if (field.type() == Type.MANY) {
                 node.forEach(item -> values.put(field.pointer() + "/" + item.asString(), "true"));
+            } else if (field.type() == Type.HOLES) {
+                List<String> holes = new ArrayList<>();
+                node.forEach(hole -> holes.add(plain(hole.get("xMm")) + " " + plain(hole.get("yMm"))));
+                values.put(field.pointer(), String.join("; ", holes));
             } else if (node.isArray()) {
                 List<String> items = new ArrayList<>();
                 node.forEach(item -> items.add(item.asString()));
@@ -276,6 +286,7 @@ final class ModelForm {
                 field.choices().keySet().stream().filter(choice -> form.has(field.pointer() + "/" + choice)).forEach(chosen::add);
                 yield Optional.of(chosen);
             }
+            case HOLES -> typed.isEmpty() ? Optional.empty() : Optional.of(holes(typed));
             case WORDS, WHOLES -> {
                 ArrayNode items = NODES.arrayNode();
                 Arrays.stream(typed.split(",")).map(String::strip).filter(item -> !item.isEmpty())
@@ -283,6 +294,19 @@ final class ModelForm {
                 yield Optional.of(items);
             }
         };
+    }
+
+    private static ArrayNode holes(String typed) {
+        ArrayNode holes = NODES.arrayNode();
+        Arrays.stream(typed.split(";")).map(String::strip).filter(hole -> !hole.isEmpty()).forEach(hole -> {
+            String[] figures = hole.split(" +", 2);
+            ObjectNode one = holes.addObject();
+            one.set("xMm", number(figures[0]));
+            if (figures.length > 1) {
+                one.set("yMm", number(figures[1]));
+            }
+        });
+        return holes;
     }
 
     private static JsonNode number(String typed) {
