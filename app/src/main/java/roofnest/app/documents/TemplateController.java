@@ -40,9 +40,7 @@ class TemplateController {
         if (mount.holes().isEmpty()) {
             throw new NoSuchPage();
         }
-        Optional<Fixings> fixings = record.wall().map(said -> Fixings.into(said.wall(), mount))
-                .or(() -> frame.facts().plan().flatMap(plan -> Fixings.wallBehind(plan, record.camera().pose()))
-                        .map(wall -> Fixings.into(wall.material(), mount)));
+        Optional<Fixings> fixings = record.fixings(frame.facts().plan());
         String drawn = pdf.drawn("documents/drill-template", ref.staff().firmId(), Map.of("camera", record.camera(),
                 "house", frame.household().title(), "letter", paper.equals("letter"), "holes", mount.holes(),
                 "plateHoleMm", mount.screwMm(), "drill",

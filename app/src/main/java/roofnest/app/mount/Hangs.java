@@ -2,7 +2,6 @@ package roofnest.app.mount;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -160,12 +159,7 @@ class Hangs {
     }
 
     Optional<StillRepository.Still> still(long householdId, long cameraId) {
-        return Optional.ofNullable(stills.of(householdId).get(cameraId));
-    }
-
-    /** When the newest still was taken in. */
-    Optional<OffsetDateTime> stillAt(long householdId, long cameraId) {
-        return Optional.ofNullable(stills.taken(householdId).get(cameraId)).map(StillRepository.Still::at);
+        return stills.find(householdId, cameraId);
     }
 
     /** How the stand-in of a camera hangs. */

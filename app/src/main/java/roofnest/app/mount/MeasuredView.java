@@ -20,8 +20,7 @@ import roofnest.core.view.Projection;
  */
 record MeasuredView(String measured, String reckoned, String promised, String standing) {
     static MeasuredView of(Frame frame, Camera camera, Place place, MeasuredDensity density) {
-        double reckoned = new Projection(camera.model().lens(), camera.pose()).pixel(place.face())
-                .map(at -> PixelDensity.atPxPerM(new Projection(camera.model().lens(), camera.pose()), place.face())).orElse(0.0);
+        double reckoned = PixelDensity.atPxPerM(new Projection(camera.model().lens(), camera.pose()), place.face());
         DetailLevel level = frame.facts().written().stream().filter(Promise.MakeOut.class::isInstance).map(Promise.MakeOut.class::cast)
                 .filter(promise -> promise.placeId().equals(place.id())).map(Promise.MakeOut::level)
                 .max(Comparator.comparingDouble(DetailLevel::pxPerM)).orElse(null);

@@ -54,8 +54,7 @@ record MountView(
                 frame.facts().practice().of(Figure.OUT_OF_REACH)).stream()
                 .map(choice -> row(choice, camera, w.level())).toList()).orElse(List.of());
         Optional<Wall> wall = plan.flatMap(p -> Fixings.wallBehind(p, camera.pose()));
-        Optional<Fixings> fixings = record.wall().map(said -> Fixings.into(said.wall(), camera.model().mount()))
-                .or(() -> wall.map(near -> Fixings.into(near.material(), camera.model().mount())));
+        Optional<Fixings> fixings = record.fixings(plan);
         double overFoot = frame.judge().overFootM(camera);
         Optional<Footing> footing = plan.flatMap(p -> Footing.of(p, camera.pose(), overFoot, frame.facts().practice().climb(overFoot),
                 frame.judge().house().filter(house -> house.crossings().shell().indoors(camera.pose().onPlan(),

@@ -15,7 +15,6 @@ import roofnest.core.judge.Camera;
 import roofnest.core.kit.KitList;
 import roofnest.core.kit.Quotation;
 import roofnest.core.mount.CableRun;
-import roofnest.core.mount.Fixings;
 import roofnest.core.plan.HousePlan;
 
 /**
@@ -37,10 +36,7 @@ record KitView(String title, List<Group> groups) {
 
     private static KitList.Item item(CameraRepository.Record record, Optional<HousePlan> plan, double overFootM) {
         Camera camera = record.camera();
-        Optional<Fixings> fixings = record.wall().map(said -> Fixings.into(said.wall(), camera.model().mount()))
-                .or(() -> plan.flatMap(p -> Fixings.wallBehind(p, camera.pose()))
-                        .map(wall -> Fixings.into(wall.material(), camera.model().mount())));
-        return new KitList.Item(camera.name(), camera.model(), camera.settings().cardGb(), overFootM, fixings,
+        return new KitList.Item(camera.name(), camera.model(), camera.settings().cardGb(), overFootM, record.fixings(plan),
                 plan.flatMap(p -> CableRun.toNearestSocket(p, camera.model().power(), camera.pose())));
     }
 

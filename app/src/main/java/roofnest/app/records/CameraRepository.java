@@ -30,7 +30,9 @@ import roofnest.core.judge.Camera;
 import roofnest.core.lang.Numbers;
 import roofnest.core.mount.Base;
 import roofnest.core.mount.Covering;
+import roofnest.core.mount.Fixings;
 import roofnest.core.mount.SaidWall;
+import roofnest.core.plan.HousePlan;
 import roofnest.core.still.Spread;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
@@ -70,6 +72,13 @@ public class CameraRepository implements Archive {
     public record Record(Camera camera, CameraPose planned, Optional<WallSaid> wall, String serial, String stickerKept, String deviceId,
             String room,
             OffsetDateTime joinedAt, OffsetDateTime rehearsedAt, OffsetDateTime mountedAt, int version) {
+        /** By what somebody said that the wall is, else by what the plan says; empty where there is neither. */
+        public Optional<Fixings> fixings(Optional<HousePlan> plan) {
+            return wall.map(said -> Fixings.into(said.wall(), camera.model().mount()))
+                    .or(() -> plan.flatMap(house -> Fixings.wallBehind(house, camera.pose()))
+                            .map(behind -> Fixings.into(behind.material(), camera.model().mount())));
+        }
+
         /** As it was read to hang. */
         Record hanging(CameraPose read, Spread spread) {
             return new Record(camera.hanging(read, spread), planned, wall, serial, stickerKept, deviceId, room, joinedAt, rehearsedAt,

@@ -49,8 +49,16 @@ public class StillRepository implements PictureShelf {
     }
 
     public Optional<byte[]> jpeg(long householdId, long cameraId) {
-        return jdbc.sql("select jpeg from camera_still where household_id = :id and camera_id = :camera").param("id", householdId)
-                .param("camera", cameraId).query(byte[].class).optional();
+        return find(householdId, cameraId).map(Still::jpeg);
+    }
+
+    /** Of one camera. */
+    public Optional<Still> find(long householdId, long cameraId) {
+        return jdbc.sql("select jpeg, taken_at, taken_by from camera_still where household_id = :id and camera_id = :camera")
+                .param("id", householdId).param("camera", cameraId)
+                .query((row, n) -> new Still(row.getBytes("jpeg"), row.getObject("taken_at", OffsetDateTime.class),
+                        row.getString("taken_by")))
+                .optional();
     }
 
     /** Takes the place of an older one. */

@@ -13,7 +13,6 @@ import roofnest.core.view.Projection.Pixel;
 public record MeasuredDensity(double pxPerM, double spreadPxPerM) {
     /** A thing shorter than this share of the picture's width says too little. */
     public static final double LEAST_SHARE = 0.01;
-    private static final double TWO_SIDED = 1.96;
 
     /**
      * @param lengthM between the two ends, 0.1 to 5 m
@@ -28,6 +27,6 @@ public record MeasuredDensity(double pxPerM, double spreadPxPerM) {
         }
         // Each end is tapped as well as any point is, along the thing.
         double tap = StillReader.TAP_SHARE * lens.widthPx() * Math.sqrt(2);
-        return new MeasuredDensity(apart / lengthM, TWO_SIDED * tap / lengthM);
+        return new MeasuredDensity(apart / lengthM, StillReader.TWO_SIDED * tap / lengthM);
     }
 }

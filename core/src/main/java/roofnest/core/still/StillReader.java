@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 
 import org.hipparchus.distribution.continuous.FDistribution;
 import org.hipparchus.exception.MathRuntimeException;
+import org.hipparchus.geometry.euclidean.threed.Rotation;
 import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.EigenDecompositionSymmetric;
 import org.hipparchus.linear.MatrixUtils;
@@ -53,7 +54,7 @@ public final class StillReader {
     /** A tap that close to another landmark was meant for it, as a share of the picture's width. */
     private static final double ON_IT_SHARE = 0.012;
     /** Half the width of an interval of 95 of 100, standard deviations. */
-    private static final double TWO_SIDED = 1.96;
+    static final double TWO_SIDED = 1.96;
     private static final double[][] SWINGS_DEG = {{0, 0}, {35, 0}, {-35, 0}, {70, 0}, {-70, 0}, {0, 25}, {0, -20}};
     /** Taps this much of the picture's width off one line, or less, lie on it. */
     private static final double ON_LINE_SHARE = 0.03;
@@ -353,7 +354,7 @@ public final class StillReader {
 
     private static boolean isOther(CameraPose a, CameraPose b) {
         return a.lens().distanceM(b.lens()) > OTHER_PLACE_M
-                || Math.toDegrees(org.hipparchus.geometry.euclidean.threed.Rotation.distance(Resection.rotation(a),
+                || Math.toDegrees(Rotation.distance(Resection.rotation(a),
                         Resection.rotation(b))) > OTHER_TURN_DEG;
     }
 
