@@ -55,6 +55,7 @@ class TableWritersTest {
                 Map.entry("preparation", "PreparationRepository"), Map.entry("prepared_item", "PreparationRepository"),
                 Map.entry("price", "PriceBook"), Map.entry("password_reset", "PasswordResets"),
                 Map.entry("camera_still", "StillRepository"), Map.entry("pose_reading", "PoseReadingRepository"),
+                Map.entry("spot_look", "SpotLookRepository"),
                 Map.entry("pack_link", "PackLinks"),
                 Map.entry("job_price", "JobPrices"), Map.entry("own_line", "JobPrices"),
                 Map.entry("quotation", "MoneyPapers"), Map.entry("bill", "MoneyPapers"), Map.entry("paper_number", "MoneyPapers"),

@@ -34,6 +34,7 @@ import roofnest.app.records.LeavingRepository;
 import roofnest.core.trial.Protocol;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.PoseReadingRepository;
+import roofnest.app.records.SpotLookRepository;
 import roofnest.app.records.ClimateRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.Household;
@@ -56,6 +57,7 @@ import roofnest.core.judge.Proof;
 import roofnest.core.judge.ProofMark;
 import roofnest.core.network.HomeNetwork;
 import roofnest.core.plan.PlanDocument;
+import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.SpacePoint;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Light;
@@ -66,6 +68,8 @@ import roofnest.core.radio.Reading;
 import roofnest.core.mount.Base;
 import roofnest.core.mount.Covering;
 import roofnest.core.mount.SaidWall;
+import roofnest.core.mount.SpotLook;
+import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.SpacePoint;
 import roofnest.core.still.Landmark;
 import roofnest.core.still.Spread;
@@ -440,6 +444,8 @@ public class CarryIn {
                 each(h.taps()).stream().map(t -> new Tap(new Landmark(t.id(), t.name(), new SpacePoint(t.xM(), t.yM(), t.zM())),
                         new Projection.Pixel(t.xPx(), t.yPx()))).toList(),
                 h.stillAt(), h.at(), h.by())));
+        Optional.ofNullable(c.look()).ifPresent(l -> books.looks().put(id, new SpotLookRepository.Row(added,
+                new SpotLook(l.linesNear(), l.firm(), new PlanPoint(l.xM(), l.yM()), l.heightM(), l.by()), l.at())));
         return added;
     }
 

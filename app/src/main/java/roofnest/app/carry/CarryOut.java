@@ -30,8 +30,10 @@ import roofnest.app.records.HubRepository;
 import roofnest.app.records.LedgerRepository;
 import roofnest.app.records.NetworkRepository;
 import roofnest.app.records.PoseReadingRepository;
+import roofnest.app.records.SpotLookRepository;
 import roofnest.app.records.PictureShelf;
 import roofnest.app.records.RouterRepository;
+import roofnest.core.mount.SpotLook;
 import roofnest.core.access.Secret;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.DeviceDocument;
@@ -98,8 +100,11 @@ class CarryOut {
         Household h = books.households().get(id);
         Map<String, JsonNode> models = new TreeMap<>();
         Map<Long, PoseReadingRepository.Row> hung = books.poses().of(id);
+        Map<Long, SpotLookRepository.Row> looks = books.looks().of(id);
         List<HouseholdFile.Camera> carried = books.cameras().records(id).stream()
-                .map(record -> camera(record, models, Optional.ofNullable(hung.get(record.id())))).toList();
+                .map(record -> camera(record, models, Optional.ofNullable(hung.get(record.id())),
+                        Optional.ofNullable(looks.get(record.id())).map(CarryOut::look).orElse(null)))
+                .toList();
         return new HouseholdFile(HouseholdFile.FORMAT, HouseholdFile.VERSION,
                 new HouseholdFile.Particulars(h.name(), h.address(), h.phone(), h.stage().name(), h.notes(), h.handedOverAt(),
                         books.households().language(id).code()),
@@ -150,6 +155,12 @@ class CarryOut {
                         set.own().map(Climate::clearness).orElse(null));
     }
 
+    private static HouseholdFile.FootLook look(SpotLookRepository.Row row) {
+        SpotLook look = row.look();
+        return new HouseholdFile.FootLook(look.linesNear(), look.firm(), look.at().xM(), look.at().yM(), look.heightM(), look.by(),
+                row.at());
+    }
+
     private static HouseholdFile.Hangs hangs(PoseReadingRepository.Row row) {
         return new HouseholdFile.Hangs(HouseholdFile.Pose.of(row.of()), HouseholdFile.Pose.of(row.pose()), row.spread().placeM(),
                 row.spread().heightM(), row.spread().headingDeg(), row.spread().tiltDeg(), row.spread().rollDeg(),
@@ -159,7 +170,7 @@ class CarryOut {
     }
 
     private HouseholdFile.Camera camera(CameraRepository.Record record, Map<String, JsonNode> models,
-            Optional<PoseReadingRepository.Row> hung) {
+            Optional<PoseReadingRepository.Row> hung, HouseholdFile.FootLook look) {
         roofnest.core.judge.Camera c = record.camera();
         DeviceModel model = c.model();
         String key = model.key();
@@ -180,7 +191,7 @@ class CarryOut {
                         .map(w -> new HouseholdFile.Wall(w.wall().base().name(), w.wall().covering().name(), w.wall().coveringMm(), w.by(),
                                 w.at()))
                         .orElse(null),
-                hung.filter(row -> row.ofModel().equals(model.key())).map(CarryOut::hangs).orElse(null));
+                hung.filter(row -> row.ofModel().equals(model.key())).map(CarryOut::hangs).orElse(null), look);
     }
 
     private static HouseholdFile.Router router(RouterRepository.Router r) {

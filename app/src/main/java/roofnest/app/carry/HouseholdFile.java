@@ -49,10 +49,14 @@ record HouseholdFile(
             double liveMinutes,
             double openSkyShare, int chargeEveryDays, Double panelSlopeDeg, Double panelHeadingDeg, String serial, String stickerKept,
             String deviceId, String room,
-            OffsetDateTime joinedAt, boolean ownPassword, OffsetDateTime mountedAt, LocalDate lastChargedOn, Wall wall, Hangs hangs) {}
+            OffsetDateTime joinedAt, boolean ownPassword, OffsetDateTime mountedAt, LocalDate lastChargedOn, Wall wall, Hangs hangs,
+            FootLook look) {}
 
     /** What the wall at a mount is, as somebody said. */
     record Wall(String base, String covering, int coveringMm, String by, OffsetDateTime at) {}
+
+    /** What somebody saw at the foot of its steps or ladder, and of which spot. */
+    record FootLook(boolean linesNear, boolean firm, double xM, double yM, double heightM, String by, OffsetDateTime at) {}
 
     record Pose(double xM, double yM, double heightM, double headingDeg, double tiltDeg, double rollDeg) {
         static Pose of(CameraPose pose) {

@@ -81,6 +81,8 @@ record PackWords(Words words, Language language) {
             return "reach";
         } else if (promise instanceof Promise.BatteryLasts) {
             return "battery";
+        } else if (promise instanceof Promise.ReachedSafely) {
+            return "safe";
         } else if (promise instanceof Promise.LeadCarries) {
             return "lead";
         }
@@ -111,7 +113,7 @@ record PackWords(Words words, Language language) {
             return say("standing.untried");
         }
         double measured = finding.measured().getAsDouble();
-        return finding.limit().unit() == Unit.FAULTS ? say(measured == 0 ? "yes" : "no") : unit(finding.limit().unit(), measured);
+        return isCount(finding.limit().unit()) ? say(measured == 0 ? "yes" : "no") : unit(finding.limit().unit(), measured);
     }
 
     String limit(Finding finding) {
@@ -119,10 +121,15 @@ record PackWords(Words words, Language language) {
         if (english()) {
             return limit.toString();
         }
-        if (limit.unit() == Unit.FAULTS) {
+        if (isCount(limit.unit())) {
             return say("nothing-against");
         }
         return say(limit.sense() == Limit.Sense.AT_LEAST ? "at-least" : "at-most", unit(limit.unit(), limit.value()));
+    }
+
+    /** What is there or not, and reads better as yes or no. */
+    private static boolean isCount(Unit unit) {
+        return unit == Unit.FAULTS || unit == Unit.IN_THE_WAY;
     }
 
     private String unit(Unit unit, double value) {

@@ -16,12 +16,14 @@ import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.Changes;
 import roofnest.app.records.CameraRepository;
+import roofnest.app.records.SpotLookRepository;
 import roofnest.app.web.Form;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.StaleEdit;
 import roofnest.core.mount.Base;
 import roofnest.core.mount.Covering;
 import roofnest.core.mount.SaidWall;
+import roofnest.core.mount.SpotLook;
 import roofnest.core.promise.Stage;
 
 @Controller
@@ -29,11 +31,13 @@ class MountController {
     private final Frames frames;
     private final Changes changes;
     private final CameraRepository cameras;
+    private final SpotLookRepository looks;
 
-    MountController(Frames frames, Changes changes, CameraRepository cameras) {
+    MountController(Frames frames, Changes changes, CameraRepository cameras, SpotLookRepository looks) {
         this.frames = frames;
         this.changes = changes;
         this.cameras = cameras;
+        this.looks = looks;
     }
 
     @GetMapping("/households/{household}/mount")
@@ -71,6 +75,26 @@ class MountController {
         int version = form.version();
         boolean saved = form.save(() -> changes.run(ref, Stage.MOUNT, () -> cameras.sayWall(ref.id(), cameraId,
                 new SaidWall(base.orElseThrow(), covering.orElseThrow(), thick), ref.by(), version)));
+        return saved ? "redirect:" + ref.path() + "/mount" : page(ref, model, form);
+    }
+
+    /** Says what is where steps or a ladder go up. */
+    @PostMapping("/households/{household}/mount/{camera}/look")
+    @Says("What was seen at the foot is written down, and the promise judged by it.")
+    String look(HouseholdRef ref, @PathVariable("camera") long cameraId, Form form, Model model) {
+        if (!List.of("none", "near").contains(form.raw("lines"))) {
+            form.fault("lines", "Look up: say whether overhead lines are near.");
+        }
+        if (!List.of("firm", "soft").contains(form.raw("ground"))) {
+            form.fault("ground", "Say whether the ground is firm, dry and level.");
+        }
+        int version = form.version();
+        boolean saved = form.save(() -> changes.run(ref, Stage.MOUNT, () -> {
+            CameraRepository.Record record = cameras.get(ref.id(), cameraId);
+            cameras.touch(ref.id(), cameraId, version);
+            looks.keep(ref.id(), cameraId, new SpotLook(form.raw("lines").equals("near"), form.raw("ground").equals("firm"),
+                    record.planned().onPlan(), record.planned().heightM(), ref.by()));
+        }));
         return saved ? "redirect:" + ref.path() + "/mount" : page(ref, model, form);
     }
 

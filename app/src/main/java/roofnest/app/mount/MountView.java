@@ -18,6 +18,7 @@ import roofnest.core.mount.Fixings;
 import roofnest.core.mount.Footing;
 import roofnest.core.mount.HeightChoice;
 import roofnest.core.mount.PullCheck;
+import roofnest.core.mount.SpotLook;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Place;
 import roofnest.core.plan.Wall;
@@ -34,7 +35,7 @@ import roofnest.core.view.Sightline;
 record MountView(
         CameraRepository.Record record, String place, List<HeightRow> heights, String wall, Optional<Fixings> fixings,
         Optional<CableRun> cable, List<String> cautions, String said, String pull, String pullStanding, String footing,
-        List<String> footingAgainst, boolean footingSafe) {
+        List<String> footingAgainst, boolean footingSafe, Optional<SpotLook> look) {
 
     /** @param verdict what this height gains and loses, in a few words */
     record HeightRow(
@@ -56,9 +57,10 @@ record MountView(
         Optional<Wall> wall = plan.flatMap(p -> Fixings.wallBehind(p, camera.pose()));
         Optional<Fixings> fixings = record.fixings(plan);
         double overFoot = frame.judge().overFootM(camera);
-        Optional<Footing> footing = plan.flatMap(p -> Footing.of(p, camera.pose(), overFoot, frame.facts().practice().climb(overFoot),
-                frame.judge().house().filter(house -> house.crossings().shell().indoors(camera.pose().onPlan(),
-                        camera.pose().heightM())).isPresent()));
+        Optional<SpotLook> look = camera.look().filter(seen -> seen.isOf(camera.pose()));
+        Optional<Footing> footing = frame.judge().house()
+                .flatMap(house -> house.footing(camera.pose(), frame.facts().practice().climb(overFoot)))
+                .map(foot -> look.map(foot::seen).orElse(foot));
         return new MountView(record, watched.map(w -> w.place().name()).orElse(""), heights,
                 wall.map(near -> near.material().words() + " wall")
                         .orElse("no wall within " + Numbers.fixed(Fixings.ON_THE_WALL_M, 0) + " m"),
@@ -69,7 +71,7 @@ record MountView(
                 fixings.flatMap(Fixings::pull).map(check -> check.standing().name().toLowerCase(Locale.ROOT)).orElse(""),
                 footing.map(MountView::footing).orElse(""),
                 footing.map(foot -> foot.against().stream().map(Footing.Against::words).toList()).orElse(List.of()),
-                footing.map(Footing::safe).orElse(true));
+                footing.map(Footing::safe).orElse(true), look);
     }
 
     private static String footing(Footing foot) {

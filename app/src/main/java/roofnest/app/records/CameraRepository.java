@@ -32,6 +32,7 @@ import roofnest.core.mount.Base;
 import roofnest.core.mount.Covering;
 import roofnest.core.mount.Fixings;
 import roofnest.core.mount.SaidWall;
+import roofnest.core.mount.SpotLook;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.still.Spread;
 import roofnest.core.view.CameraPose;
@@ -77,6 +78,12 @@ public class CameraRepository implements Archive {
             return wall.map(said -> Fixings.into(said.wall(), camera.model().mount()))
                     .or(() -> plan.flatMap(house -> Fixings.wallBehind(house, camera.pose()))
                             .map(behind -> Fixings.into(behind.material(), camera.model().mount())));
+        }
+
+        /** With what somebody saw at the foot of its steps or ladder. */
+        Record seen(SpotLook look) {
+            return new Record(camera.withLook(look), planned, wall, serial, stickerKept, deviceId, room, joinedAt, rehearsedAt, mountedAt,
+                    version);
         }
 
         /** As it was read to hang. */
@@ -193,6 +200,21 @@ public class CameraRepository implements Archive {
             """)
                 .param("base", wall.base().name()).param("covering", wall.covering().name()).param("mm", wall.coveringMm())
                 .param("by", by).param("now", OffsetDateTime.now(clock))
+                .param("householdId", householdId)
+                .param("id", id)
+                .param("version", version)
+                .update();
+        if (rows != 1) {
+            throw stale(householdId, id, version);
+        }
+    }
+
+    /** Counts a change of what stands beside the camera, if nobody saved it since {@code version}. */
+    public void touch(long householdId, long id, int version) {
+        int rows = jdbc.sql("""
+            update camera set version = version + 1
+            where household_id = :householdId and id = :id and version = :version and removed_at is null
+            """)
                 .param("householdId", householdId)
                 .param("id", id)
                 .param("version", version)

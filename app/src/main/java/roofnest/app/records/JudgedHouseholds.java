@@ -30,6 +30,7 @@ public class JudgedHouseholds {
     private final ReadPlans plans;
     private final CameraRepository cameras;
     private final PoseReadingRepository poses;
+    private final SpotLookRepository looks;
     private final PromiseRepository promises;
     private final NetworkRepository networks;
     private final OtherThingRepository otherThings;
@@ -45,6 +46,7 @@ public class JudgedHouseholds {
 
     JudgedHouseholds(
             HouseholdRepository households, ReadPlans plans, CameraRepository cameras, PoseReadingRepository poses,
+            SpotLookRepository looks,
             PromiseRepository promises,
             NetworkRepository networks, OtherThingRepository otherThings,
             AccessRepository access, ProofRepository proofs, ReadingRepository readings, ClimateRepository climates,
@@ -53,6 +55,7 @@ public class JudgedHouseholds {
         this.plans = plans;
         this.cameras = cameras;
         this.poses = poses;
+        this.looks = looks;
         this.promises = promises;
         this.networks = networks;
         this.otherThings = otherThings;
@@ -111,8 +114,10 @@ public class JudgedHouseholds {
     /** Each camera in the pose in which it hangs, where that was read and still stands; else as it is planned. */
     private List<CameraRepository.Record> hanging(long id, List<CameraRepository.Record> planned, Optional<HousePlan> plan) {
         Map<Long, PoseReadingRepository.Row> read = poses.of(id);
+        Map<Long, SpotLookRepository.Row> looked = looks.of(id);
         return planned.stream().map(record -> Optional.ofNullable(read.get(record.id())).filter(row -> row.stands(record, plan))
-                .map(row -> record.hanging(row.pose(), row.spread())).orElse(record)).toList();
+                .map(row -> record.hanging(row.pose(), row.spread())).orElse(record))
+                .map(record -> Optional.ofNullable(looked.get(record.id())).map(row -> record.seen(row.look())).orElse(record)).toList();
     }
 
     private Gathered gather(Household household) {

@@ -122,7 +122,7 @@ record SpotsView(String said, List<Spot> spots, List<Hung> hung, List<String> ho
         if (Math.abs(then.cableM() - now.cableM()) >= 0.1) {
             costs.add(Numbers.fixed(then.cableM(), 1) + " m of cable (" + signed(then.cableM() - now.cableM(), 1) + " m)");
         }
-        costs.add(then.climb().words());
+        costs.add(then.climb().words() + (then.standing() ? "" : ", and no safe place to stand it"));
         costs.add(Numbers.fixed(then.sunMinutes() / 60.0, 0) + " h of sun in the lens a year ("
                 + signed((then.sunMinutes() - now.sunMinutes()) / 60.0, 0) + " h)");
         costs.add(Numbers.fixed(then.privatePercent(), 1) + " % of its picture is private ("

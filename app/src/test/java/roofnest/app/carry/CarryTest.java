@@ -48,6 +48,7 @@ import roofnest.app.records.JudgedHouseholds;
 import roofnest.app.records.LogRepository;
 import roofnest.app.records.PictureShelf;
 import roofnest.app.records.PoseReadingRepository;
+import roofnest.app.records.SpotLookRepository;
 import roofnest.app.web.ImportRefused;
 import roofnest.core.catalogue.DeviceDocument;
 import roofnest.core.judge.Camera;
@@ -56,6 +57,7 @@ import roofnest.core.promise.Promise;
 import roofnest.core.mount.Base;
 import roofnest.core.mount.Covering;
 import roofnest.core.mount.SaidWall;
+import roofnest.core.mount.SpotLook;
 import roofnest.core.still.Landmark;
 import roofnest.core.still.Landmarks;
 import roofnest.core.still.Spread;
@@ -75,6 +77,7 @@ class CarryTest {
     @Autowired private CameraRepository cameras;
     @Autowired private LogRepository log;
     @Autowired private PoseReadingRepository poses;
+    @Autowired private SpotLookRepository looks;
     @Autowired private Models models;
     @Autowired private List<PictureShelf> shelves;
 
@@ -188,6 +191,7 @@ class CarryTest {
                 at,
                 at, "Jory Penhale"));
         cameras.sayWall(from.id(), eye.id(), new SaidWall(Base.HOLLOW, Covering.RENDER, 18), "Jory Penhale", eye.version());
+        looks.keep(from.id(), eye.id(), new SpotLook(true, false, eye.planned().onPlan(), eye.planned().heightM(), "Jory Penhale"));
         demo.touched(from.id());
         assertThat(judged.of(from.id()).cameras().get(0).camera().pose()).isEqualTo(hangs);
         CarryIn.Taken taken = in.take(demo.staff("petra"), out.zip(from));
@@ -199,7 +203,9 @@ class CarryTest {
         assertThat(findings(taken.ref().id())).isEqualTo(findings(from.id()));
         assertThat(out.file(taken.ref().id(), List.of()).cameras()).usingRecursiveFieldByFieldElementComparatorIgnoringFields("ref")
                 .isEqualTo(out.file(from.id(), List.of()).cameras());
+        assertThat(there.camera().look().orElseThrow().linesNear()).isTrue();
         assertThat(poses.forget(from.id(), eye.id())).isTrue();
+        demo.jdbc().sql("delete from spot_look where camera_id = :id").param("id", eye.id()).update();
         demo.jdbc().sql("update camera set wall_base = null, wall_covering = null, wall_covering_mm = null, wall_said_by = null, "
                 + "wall_said_at = null where id = :id").param("id", eye.id()).update();
         demo.jdbc().sql("delete from household where id = :id").param("id", taken.ref().id()).update();

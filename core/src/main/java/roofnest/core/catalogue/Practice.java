@@ -51,6 +51,7 @@ public record Practice(Map<Figure, Double> own) {
         SPARE_CLIPS(Side.SPARES, "Cable clips brought, for each needed", 1.1, 1, 3, "times"),
         SPARE_FOR(Side.SPARES, "One spare card or pack for every", 3, 1, 50, "cameras"),
         A_LADDER(Side.SPOTS, "A ladder is as bad as so much cable", 4, 0, 100, "m"),
+        NO_ROOM_TO_STAND(Side.SPOTS, "No safe place for steps or ladder is as bad as so much cable", 25, 0, 200, "m"),
         A_METRE_OF_SUN(Side.SPOTS, "Sun in the lens as bad as a metre of cable", 600, 10, 10_000, "min a year"),
         A_METRE_OF_PRIVATE(Side.SPOTS, "Private ground shown, as bad as a metre of cable", 1, 0.1, 100, "% of the picture"),
         A_THIN_PROMISE(Side.SPOTS, "A promise kept only just is as bad as so much cable", 5, 0, 100, "m");

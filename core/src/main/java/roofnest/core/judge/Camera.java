@@ -9,6 +9,7 @@ import java.util.TreeSet;
 
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.lang.Require;
+import roofnest.core.mount.SpotLook;
 import roofnest.core.power.DailyUse;
 import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Promise;
@@ -25,10 +26,12 @@ import roofnest.core.view.Zone;
  * @param joined whether it is in the house's network
  * @param ownPassword whether its factory password has been changed
  * @param hangs how surely its pose is that in which it hangs, where that was read on site; empty for a pose that is planned
+ * @param look what somebody saw where steps or a ladder go up to it
  */
 public record Camera(
         long id, String name, DeviceModel model, CameraPose pose, Set<MaskCell> masked, Settings settings, boolean joined,
-        boolean ownPassword, boolean mounted, Optional<LocalDate> lastCharged, List<Zone> zones, Optional<Spread> hangs) {
+        boolean ownPassword, boolean mounted, Optional<LocalDate> lastCharged, List<Zone> zones, Optional<Spread> hangs,
+        Optional<SpotLook> look) {
     public Camera {
         masked = Set.copyOf(masked);
         zones = List.copyOf(zones);
@@ -38,7 +41,7 @@ public record Camera(
     public Camera(
             long id, String name, DeviceModel model, CameraPose pose, Set<MaskCell> masked, Settings settings, boolean joined,
             boolean ownPassword, boolean mounted, Optional<LocalDate> lastCharged, List<Zone> zones) {
-        this(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.empty());
+        this(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.empty(), Optional.empty());
     }
 
     /** A camera that watches its whole picture. */
@@ -126,12 +129,20 @@ public record Camera(
 
     /** Planned otherwise. */
     public Camera withPose(CameraPose newPose) {
-        return new Camera(id, name, model, newPose, masked, settings, joined, ownPassword, mounted, lastCharged, zones);
+        return new Camera(id, name, model, newPose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.empty(),
+                look);
+    }
+
+    /** With what somebody saw at the foot of its steps or ladder. */
+    public Camera withLook(SpotLook seen) {
+        return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, hangs,
+                Optional.of(seen));
     }
 
     /** As it was read to hang. */
     public Camera hanging(CameraPose read, Spread spread) {
-        return new Camera(id, name, model, read, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.of(spread));
+        return new Camera(id, name, model, read, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.of(spread),
+                look);
     }
 
     /** What a finding about what it sees rests on. */
@@ -140,14 +151,14 @@ public record Camera(
     }
 
     public Camera withSettings(Settings newSettings) {
-        return new Camera(id, name, model, pose, masked, newSettings, joined, ownPassword, mounted, lastCharged, zones, hangs);
+        return new Camera(id, name, model, pose, masked, newSettings, joined, ownPassword, mounted, lastCharged, zones, hangs, look);
     }
 
     public Camera withMasked(Set<MaskCell> cells) {
-        return new Camera(id, name, model, pose, cells, settings, joined, ownPassword, mounted, lastCharged, zones, hangs);
+        return new Camera(id, name, model, pose, cells, settings, joined, ownPassword, mounted, lastCharged, zones, hangs, look);
     }
 
     public Camera withZones(List<Zone> newZones) {
-        return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, newZones, hangs);
+        return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, newZones, hangs, look);
     }
 }

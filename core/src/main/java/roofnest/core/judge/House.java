@@ -2,11 +2,14 @@ package roofnest.core.judge;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 
+import roofnest.core.catalogue.Climb;
 import roofnest.core.catalogue.LensSpec;
 import roofnest.core.motion.Track;
 import roofnest.core.motion.Walker;
+import roofnest.core.mount.Footing;
 import roofnest.core.plan.Ground;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanPoint;
@@ -77,6 +80,11 @@ public final class House {
     /** How high a lens hangs over what one stands on under it, metres. */
     public double overFootM(CameraPose pose) {
         return pose.heightM() - underfootM(pose.onPlan(), pose.heightM());
+    }
+
+    /** Where steps or a ladder stand to work at a lens; empty from the ground, and where no wall is near. */
+    public Optional<Footing> footing(CameraPose pose, Climb climb) {
+        return Footing.of(plan, ground, pose, overFootM(pose), climb, crossings.shell().indoors(pose.onPlan(), pose.heightM()));
     }
 
     public SignalModel signal() {

@@ -137,7 +137,8 @@ public final class HouseholdJudge {
                 new Promise.Joins(PromiseKey.ofCamera(camera.id(), "joins"), camera.id()),
                 new Promise.OwnPassword(PromiseKey.ofCamera(camera.id(), "password"), camera.id()),
                 new Promise.ClearLens(PromiseKey.ofCamera(camera.id(), "clear"), camera.id()),
-                new Promise.OutOfReach(PromiseKey.ofCamera(camera.id(), "reach"), camera.id())));
+                new Promise.OutOfReach(PromiseKey.ofCamera(camera.id(), "reach"), camera.id()),
+                new Promise.ReachedSafely(PromiseKey.ofCamera(camera.id(), "safe"), camera.id())));
         if (camera.model().power().onBattery()) {
             promises.add(new Promise.BatteryLasts(PromiseKey.ofCamera(camera.id(), "battery"), camera.id()));
         }

@@ -15,7 +15,7 @@ final class Rules {
             new MakeOutRule(), new RecordedBeforeRule(), new KeepsDaysRule(), new NeverShowsRule(), new OnlyTheseRule(),
             new AlertWithinRule(), new LiveAwayRule(), new HoldsLinkRule(), new JoinsRule(), new OwnPasswordRule(), new OutOfReachRule(),
             new ClearLensRule(),
-            new BatteryLastsRule(), new LeadCarriesRule());
+            new BatteryLastsRule(), new LeadCarriesRule(), new ReachedSafelyRule());
 
     private final Map<Class<?>, PromiseRule<?>> byType = new HashMap<>();
 

@@ -53,10 +53,12 @@ public record Footing(Climb climb, double workM, double outM, double ladderM, do
 
     /** What speaks against a spot, the worst first. */
     public enum Against {
+        OVERHEAD_LINES("overhead lines are near, as somebody saw: stay clear, and have their operator asked", true),
         WATER("it would stand in water", true),
         BLOCKED("something stands there", true),
         STEPS("it would stand on steps", true),
         UNEVEN("the ground is not level there", true),
+        SOFT("the ground is not firm, as somebody saw", true),
         DOORWAY("a door opens there", true),
         NOT_OURS("that ground is not the household’s: ask first", false),
         WAY("people pass there: bar it off", false);
@@ -96,10 +98,14 @@ public record Footing(Climb climb, double workM, double outM, double ladderM, do
      * @param indoors whether the camera hangs in a room, on whose floor nothing of the ground matters
      */
     public static Optional<Footing> of(HousePlan plan, CameraPose pose, double overFootM, Climb climb, boolean indoors) {
+        return of(plan, new Ground(plan), pose, overFootM, climb, indoors);
+    }
+
+    /** The same over ground that is known already. */
+    public static Optional<Footing> of(HousePlan plan, Ground ground, CameraPose pose, double overFootM, Climb climb, boolean indoors) {
         if (climb == Climb.NOTHING) {
             return Optional.empty();
         }
-        Ground ground = new Ground(plan);
         double floorM = pose.heightM() - overFootM;
         return Fixings.wallBehind(plan, pose).map(wall -> {
             List<Footing> spots = new ArrayList<>();
@@ -109,6 +115,19 @@ public record Footing(Climb climb, double workM, double outM, double ladderM, do
             return spots.stream().min(Comparator.comparingInt(Footing::gravity).thenComparingDouble(spot -> Math.abs(spot.besideM()))
                     .thenComparingDouble(Footing::besideM)).orElseThrow();
         });
+    }
+
+    /** With what somebody saw there besides. */
+    public Footing seen(SpotLook look) {
+        Set<Against> all = EnumSet.noneOf(Against.class);
+        all.addAll(against);
+        if (look.linesNear()) {
+            all.add(Against.OVERHEAD_LINES);
+        }
+        if (!look.firm()) {
+            all.add(Against.SOFT);
+        }
+        return new Footing(climb, workM, outM, ladderM, besideM, foot, List.copyOf(all), two);
     }
 
     private int gravity() {

@@ -40,6 +40,9 @@ public record Limit(Sense sense, double value, double tolerance, Unit unit) {
 
     @Override
     public String toString() {
+        if (unit == Unit.IN_THE_WAY && value == 0) {
+            return unit.format(0);
+        }
         return (sense == Sense.AT_LEAST ? "at least " : "at most ") + unit.format(value);
     }
 }

@@ -130,6 +130,14 @@ public sealed interface Promise {
         }
     }
 
+    /** Whoever works at the camera stands safely, on the ground, on steps or on a ladder. */
+    record ReachedSafely(PromiseKey key, long cameraId) implements Promise {
+        @Override
+        public Stage stage() {
+            return Stage.MOUNT;
+        }
+    }
+
     /** Nothing near the lens throws the camera's own light back into it. */
     record ClearLens(PromiseKey key, long cameraId) implements Promise {
         @Override

@@ -5,7 +5,7 @@ import roofnest.core.lang.Numbers;
 /** The units of measured values and limits, and the one place that formats them. */
 public enum Unit {
     DBM("dBm", 0), PX_PER_M("px/m", 0), PERCENT("%", 0), PERCENT_FINE("%", 1), DAYS("days", 0), SECONDS("s", 1),
-    METRES("m", 2), VOLTS("V", 2), DEGREES("°", 0), FAULTS("faults", 0);
+    METRES("m", 2), VOLTS("V", 2), DEGREES("°", 0), FAULTS("faults", 0), IN_THE_WAY("things in the way", 0);
 
     private final String symbol;
     private final int decimals;
@@ -32,6 +32,9 @@ public enum Unit {
         }
         if (this == FAULTS) {
             return number.equals("1") ? "1 fault" : number + " faults";
+        }
+        if (this == IN_THE_WAY) {
+            return number.equals("0") ? "nothing in the way" : number.equals("1") ? "1 thing in the way" : number + " " + symbol;
         }
         return number + " " + symbol;
     }

@@ -6,6 +6,7 @@ import roofnest.core.judge.House;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.Judgement;
 import roofnest.core.mount.CableRun;
+import roofnest.core.mount.Footing;
 import roofnest.core.catalogue.Climb;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.Practice;
@@ -20,14 +21,16 @@ import roofnest.core.view.CameraPose;
  * @param climb what one has to stand on to reach it
  * @param sunMinutes in a year in which the sun dazzles it when no cloud hides it
  * @param privatePercent of its picture that is ground promised never to be shown, before any mask
+ * @param standing whether steps or a ladder find a place before it that the plan shows nothing grave against
  */
-public record Costs(double cableM, Climb climb, int sunMinutes, double privatePercent) {
+public record Costs(double cableM, Climb climb, int sunMinutes, double privatePercent, boolean standing) {
     static Costs of(House house, DeviceModel model, CameraPose pose, Judgement judged, HouseholdFacts facts) {
         double cable = CableRun.toNearestSocket(house.plan(), model.power(), pose).map(CableRun::lengthM).orElse(0.0);
         int sun = Arrays.stream(house.sun().glareMinutesByMonth(house.eye(model.lens(), pose))).sum();
         double shown = judged.promises().stream().filter(j -> j.promise() instanceof Promise.NeverShows)
                 .mapToDouble(j -> j.finding().measured().orElse(0)).sum();
-        return new Costs(cable, facts.practice().climb(house.overFootM(pose)), sun, shown);
+        Climb climb = facts.practice().climb(house.overFootM(pose));
+        return new Costs(cable, climb, sun, shown, house.footing(pose, climb).map(Footing::safe).orElse(true));
     }
 
     public boolean ladder() {
@@ -37,6 +40,6 @@ public record Costs(double cableM, Climb climb, int sunMinutes, double privatePe
     /** Everything in one figure, as metres of cable, for breaking ties. */
     double asMetres(Practice practice) {
         return cableM + (ladder() ? practice.of(Figure.A_LADDER) : 0) + sunMinutes / practice.of(Figure.A_METRE_OF_SUN)
-                + privatePercent / practice.of(Figure.A_METRE_OF_PRIVATE);
+                + privatePercent / practice.of(Figure.A_METRE_OF_PRIVATE) + (standing ? 0 : practice.of(Figure.NO_ROOM_TO_STAND));
     }
 }

@@ -140,7 +140,7 @@ public final class FewestCameras {
             Promise promise = judged.promise();
             boolean own
                     = promise instanceof Promise.NeverShows || promise instanceof Promise.HoldsLink || promise instanceof Promise.ClearLens
-                            || promise instanceof Promise.OutOfReach;
+                            || promise instanceof Promise.OutOfReach || promise instanceof Promise.ReachedSafely;
             if (own && standing == Standing.BROKEN) {
                 return Optional.empty();
             }

@@ -82,7 +82,7 @@ public final class FirstSpot {
 
     private static boolean isOwn(Promise promise) {
         return promise instanceof Promise.NeverShows || promise instanceof Promise.HoldsLink || promise instanceof Promise.ClearLens
-                || promise instanceof Promise.OutOfReach;
+                || promise instanceof Promise.OutOfReach || promise instanceof Promise.ReachedSafely;
     }
 
     private static boolean isKept(Judged judged) {

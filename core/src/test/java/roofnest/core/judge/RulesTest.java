@@ -70,6 +70,7 @@ class RulesTest {
                 "Keeps 14 days of footage", "Stays off next door's landing", "Only the people agreed can look",
                 "Phone rings within 7.5 s", "Tell that someone is at the well, by day", "Holds its Wi-Fi link",
                 "Can join the house's Wi-Fi", "Has a password of its own", "Its own light does not blind it", "Hangs out of arm's reach",
+                "Can be reached safely",
                 "Battery lasts through the dark months");
     }
 

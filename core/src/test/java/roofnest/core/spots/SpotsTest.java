@@ -228,12 +228,13 @@ class SpotsTest {
 
     @Test
     void what_a_spot_costs_is_weighed_as_the_firm_says() {
-        Costs costs = new Costs(7, Climb.LADDER, 1200, 3);
+        Costs costs = new Costs(7, Climb.LADDER, 1200, 3, true);
         assertThat(costs.asMetres(Practice.USUAL)).as("7 m, a ladder as 4, 1,200 min as 2, 3 % as 3").isEqualTo(16);
         assertThat(costs.asMetres(new Practice(Map.of(Figure.A_LADDER, 40.0)))).isEqualTo(52);
         assertThat(costs.asMetres(new Practice(Map.of(Figure.A_METRE_OF_SUN, 100.0)))).isEqualTo(26);
         assertThat(costs.asMetres(new Practice(Map.of(Figure.A_METRE_OF_PRIVATE, 0.5)))).isEqualTo(19);
-        assertThat(new Costs(7, Climb.STEPS, 0, 0).asMetres(new Practice(Map.of(Figure.A_LADDER, 100.0)))).isEqualTo(7);
+        assertThat(new Costs(7, Climb.STEPS, 0, 0, true).asMetres(new Practice(Map.of(Figure.A_LADDER, 100.0)))).isEqualTo(7);
+        assertThat(new Costs(7, Climb.STEPS, 0, 0, false).asMetres(Practice.USUAL)).as("nowhere to stand as 25 m").isEqualTo(32);
     }
 
     /** Whoever minds sun in the lens gets spots with less of it, at the price of more cable; whoever does not the other way round. */
