@@ -12,9 +12,9 @@ import roofnest.app.records.PriceBook;
 import roofnest.app.household.Frame;
 import roofnest.app.records.CameraRepository;
 import roofnest.core.judge.Camera;
+import roofnest.core.cable.CableWay;
 import roofnest.core.kit.KitList;
 import roofnest.core.kit.Quotation;
-import roofnest.core.mount.CableRun;
 import roofnest.core.plan.HousePlan;
 
 /**
@@ -31,13 +31,15 @@ record KitView(String title, List<Group> groups) {
     static List<KitList.Line> kit(Frame frame) {
         Optional<HousePlan> plan = frame.facts().plan();
         return KitList.of(frame.cameras().stream().filter(record -> !record.camera().mounted())
-                .map(record -> item(record, plan, frame.judge().overFootM(record.camera()))).toList(), frame.facts().practice());
+                .map(record -> item(record, plan, frame)).toList(), frame.facts().practice());
     }
 
-    private static KitList.Item item(CameraRepository.Record record, Optional<HousePlan> plan, double overFootM) {
+    private static KitList.Item item(CameraRepository.Record record, Optional<HousePlan> plan, Frame frame) {
         Camera camera = record.camera();
-        return new KitList.Item(camera.name(), camera.model(), camera.settings().cardGb(), overFootM, record.fixings(plan),
-                plan.flatMap(p -> CableRun.toNearestSocket(p, camera.model().power(), camera.pose())));
+        Optional<CableWay> way = frame.judge().cable(camera, frame.facts().practice());
+        return new KitList.Item(camera.name(), camera.model(), camera.settings().cardGb(), frame.judge().overFootM(camera),
+                record.fixings(plan), way.map(found -> found.run(camera.model().power().leadM())),
+                way.map(CableWay::bores).orElse(List.of()));
     }
 
     static KitView of(List<KitList.Line> kit, Map<String, String> checked) {

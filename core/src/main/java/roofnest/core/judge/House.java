@@ -4,9 +4,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 
+import roofnest.core.cable.CableNet;
 import roofnest.core.catalogue.Climb;
 import roofnest.core.catalogue.LensSpec;
+import roofnest.core.catalogue.Practice;
 import roofnest.core.motion.Track;
 import roofnest.core.motion.Walker;
 import roofnest.core.mount.Footing;
@@ -37,6 +40,7 @@ public final class House {
     private final Ground ground;
     private final SignalModel signal;
     private final Map<Way, Track> tracks = new ConcurrentHashMap<>();
+    private final Map<List<Double>, CableNet> cables = new ConcurrentHashMap<>();
     private final Map<Climate, Weather> weathers = new ConcurrentHashMap<>();
     private Scene scene;
     private SunTrack sun;
@@ -85,6 +89,12 @@ public final class House {
     /** Where steps or a ladder stand to work at a lens; empty from the ground, and where no wall is near. */
     public Optional<Footing> footing(CameraPose pose, Climb climb) {
         return Footing.of(plan, ground, pose, overFootM(pose), climb, crossings.shell().indoors(pose.onPlan(), pose.heightM()));
+    }
+
+    /** The ways of leads in this house, by what the firm climbs on from which height; found once for each. */
+    public CableNet cables(Practice practice) {
+        return cables.computeIfAbsent(Stream.of(Practice.Figure.values()).filter(figure -> figure.side() == Practice.Side.HEIGHT)
+                .map(practice::of).toList(), any -> new CableNet(plan, crossings.shell(), ground, practice));
     }
 
     public SignalModel signal() {

@@ -9,7 +9,10 @@ import java.util.TreeSet;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 
+import roofnest.core.cable.CableWay;
+import roofnest.core.cable.Weighing;
 import roofnest.core.catalogue.Band;
+import roofnest.core.catalogue.Practice;
 import roofnest.core.footage.Retention;
 import roofnest.core.power.BatteryYear;
 import roofnest.core.promise.Promise;
@@ -110,6 +113,12 @@ public final class HouseholdJudge {
         return camera.model().power().panelW() == 0 || house.isEmpty() ? Optional.empty()
                 : Optional.of(PanelAdvice.of(camera,
                         tried -> years.of(facts, tried, link, tried.settings().chargeEveryDays()).lowest().percent()));
+    }
+
+    /** The way of a camera's lead; empty for one with a pack, without a plan, and where none comes to it. */
+    public Optional<CableWay> cable(Camera camera, Practice practice) {
+        return camera.model().power().onBattery() ? Optional.empty()
+                : house().flatMap(h -> h.cables(practice).way(camera.pose(), Weighing.LEAST_WORK));
     }
 
     /** All that a test of a promise at one camera rests on, as it is now. */

@@ -3,6 +3,8 @@ package roofnest.core.judge;
 import java.util.List;
 import java.util.Optional;
 
+import roofnest.core.cable.CableNet;
+import roofnest.core.cable.Weighing;
 import roofnest.core.catalogue.PowerSpec;
 import roofnest.core.lang.Numbers;
 import roofnest.core.mount.CableRun;
@@ -31,10 +33,12 @@ final class LeadCarriesRule implements PromiseRule<Promise.LeadCarries> {
         Camera camera = hearing.camera(promise.cameraId());
         PowerSpec power = camera.model().power();
         Limit limit = Limit.atLeast(power.leastVolts(), TOLERANCE_SHARE * power.packVolts(), Unit.VOLTS);
-        Optional<CableRun> run = hearing.house().flatMap(house -> CableRun.toNearestSocket(house.plan(), power, camera.pose()));
+        Optional<CableNet> cables = hearing.house().map(house -> house.cables(hearing.facts().practice()));
+        Optional<CableRun> run = cables.flatMap(net -> net.way(camera.pose(), Weighing.LEAST_WORK)).map(way -> way.run(power.leadM()));
         if (run.isEmpty()) {
-            return Sighted.of(Finding.untried(promise.key(), limit,
-                    "The plan shows no socket yet, so how long its lead is is not known."), camera);
+            return Sighted.of(Finding.untried(promise.key(), limit, "How long its lead is is not known. "
+                    + cables.flatMap(net -> net.why(camera.pose())).map(CableNet.None::words).orElse("The house has no plan yet.")),
+                    camera);
         }
         double lengthM = Math.max(power.leadM(), run.get().lengthM());
         double volts = volts(power, lengthM, power.leadMm2());

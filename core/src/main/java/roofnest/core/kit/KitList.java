@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
+import roofnest.core.cable.Bore;
 import roofnest.core.catalogue.Climb;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.Practice;
@@ -52,9 +53,14 @@ public final class KitList {
      *
      * @param cardGb of the card agreed; 0 for none
      * @param overFootM of the lens over the ground or floor under it, metres
+     * @param bores holes that its lead goes through
      */
     public record Item(String name, DeviceModel model, int cardGb, double overFootM, Optional<Fixings> fixings,
-            Optional<CableRun> cable) {}
+            Optional<CableRun> cable, List<Bore> bores) {
+        public Item {
+            bores = List.copyOf(bores);
+        }
+    }
 
     public static List<Line> of(List<Item> items, Practice practice) {
         List<Line> lines = new ArrayList<>();
@@ -127,11 +133,37 @@ public final class KitList {
                     lines.add(new Line("drill " + drill, Group.TOOLS, Numbers.plain(fixings.drillMm()) + " mm drill, " + fixings.bit(), 1,
                             "for " + names(same), false));
                 });
+        holes(lines, items);
         climb(lines, items, practice, Climb.LADDER, "ladder", "Ladder, with somebody to foot it");
         climb(lines, items, practice, Climb.STEPS, "steps", "Steps");
         lines.add(new Line("reset pin", Group.TOOLS, "Reset pin and a cloth for lenses", 1, "always", false));
         lines.add(new Line("stickers", Group.TOOLS, "Envelope for the code stickers", 1,
                 items.size() + (items.size() == 1 ? " sticker" : " stickers") + " to keep", false));
+    }
+
+    /** The longest hole of each kind decides the bit; every hole out of doors is closed again. */
+    private static void holes(List<Line> lines, List<Item> items) {
+        Map<String, Integer> longest = new TreeMap<>();
+        items.stream().flatMap(item -> item.bores().stream()).forEach(bore -> longest.merge(bitFor(bore), bore.bitMm(), Math::max));
+        longest.forEach((bit, mm) -> lines.add(new Line("long " + bit, Group.TOOLS, "Long " + bit + ", " + mm + " mm or more", 1,
+                "for " + names(items.stream().filter(item -> item.bores().stream().map(KitList::bitFor).anyMatch(bit::equals)).toList())
+                        + ": as wide as the plug of the lead, measure it",
+                false)));
+        long ends = 2 * items.stream().mapToLong(item -> item.bores().size()).sum();
+        if (ends > 0) {
+            lines.add(new Line("bushings", Group.FIXING, "Bushings for the ends of holes, and sealant", (int) ends,
+                    ends / 2 + (ends == 2 ? " hole" : " holes") + " for " + names(items.stream().filter(item -> !item.bores().isEmpty())
+                            .toList()),
+                    false));
+        }
+    }
+
+    private static String bitFor(Bore bore) {
+        return switch (bore.material()) {
+            case TIMBER, PLASTERBOARD, FOIL -> "wood bit";
+            case METAL -> "step bit for sheet metal";
+            default -> "masonry bit";
+        };
     }
 
     private static void climb(List<Line> lines, List<Item> items, Practice practice, Climb climb, String key, String what) {

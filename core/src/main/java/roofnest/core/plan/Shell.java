@@ -259,14 +259,14 @@ public final class Shell {
     }
 
     /** The top of a wall, for asking at many points of it. */
-    Top top(Wall wall) {
+    public Top top(Wall wall) {
         Tier tier = tiers.get(wall.storey());
         boolean full = full(wall);
         return new Top(plan.baseM(wall) + wall.heightM(), full ? tier : null, full && outer(wall, tier));
     }
 
-    /** @see #topM */
-    static final class Top {
+    /** How high a wall reaches, at any point of its line. */
+    public static final class Top {
         private final double ownM;
         private final Tier tier;
         private final boolean outer;
@@ -278,7 +278,7 @@ public final class Shell {
             this.outer = outer;
         }
 
-        double atM(double xM, double yM) {
+        public double atM(double xM, double yM) {
             if (tier == null) {
                 return ownM;
             }

@@ -14,6 +14,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.constraints.LongRange;
 
+import roofnest.core.cable.Bore;
 import roofnest.core.catalogue.Catalogue;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.Practice;
@@ -21,6 +22,7 @@ import roofnest.core.catalogue.Practice.Figure;
 import roofnest.core.mount.CableRun;
 import roofnest.core.mount.Fixings;
 import roofnest.core.plan.Material;
+import roofnest.core.plan.SpacePoint;
 
 class KitListTest {
     private static final Catalogue CATALOGUE = Catalogue.shipped();
@@ -43,12 +45,17 @@ class KitListTest {
         DeviceModel eave = CATALOGUE.get("cairnlow-eave");
         Fixings stone = Fixings.into(Material.STONE, eave.mount());
         List<KitList.Line> kit = KitList.of(List.of(new KitList.Item("A", eave, 0, 3.0, Optional.of(stone),
-                Optional.of(CableRun.of("porch socket", 7, eave.power().leadM())))), Practice.USUAL);
+                Optional.of(CableRun.of("porch socket", 7, eave.power().leadM())), List.of(hole(Material.STONE, 0.5, true),
+                        hole(Material.STONE, 0.3, true), hole(Material.PLASTERBOARD, 0.1, false)))),
+                Practice.USUAL);
         assertThat(line(kit, "anchor " + stone.anchor()).quantity()).isEqualTo((int) Math.ceil(eave.mount().screws() * 1.2));
         assertThat(kit).anyMatch(line -> line.what().startsWith("7 mm drill, masonry bit"));
         // 7 m and slack, a tenth more, is 8.36 m; its own lead reaches 5 m.
         assertThat(line(kit, "extension 4").why()).contains("8.4 m from porch socket");
         assertThat(line(kit, "clips").quantity()).isEqualTo((int) Math.ceil(29 * 1.1));
+        assertThat(line(kit, "long masonry bit").what()).as("the longest of them, and 50 mm").isEqualTo("Long masonry bit, 560 mm or more");
+        assertThat(line(kit, "long wood bit").what()).isEqualTo("Long wood bit, 150 mm or more");
+        assertThat(line(kit, "bushings").quantity()).as("both ends").isEqualTo(6);
         assertThat(line(kit, "ladder").quantity()).isEqualTo(1);
         assertThat(KitList.of(List.of(item("low", "oskarra-sill", 0)), Practice.USUAL)).noneMatch(line -> line.key().equals("ladder"));
         assertThat(KitList.of(List.of(), Practice.USUAL)).isEmpty();
@@ -60,7 +67,8 @@ class KitListTest {
         Fixings stone = Fixings.into(Material.STONE, eave.mount());
         Practice own = new Practice(Map.of(Figure.SPARE_FIXINGS, 1.0, Figure.SPARE_FOR, 1.0, Figure.FROM_THE_GROUND, 2.6,
                 Figure.FROM_STEPS, 3.6));
-        List<KitList.Line> kit = KitList.of(List.of(new KitList.Item("A", eave, 64, 3.0, Optional.of(stone), Optional.empty())), own);
+        List<KitList.Line> kit = KitList.of(List.of(new KitList.Item("A", eave, 64, 3.0, Optional.of(stone), Optional.empty(),
+                List.of())), own);
         KitList.Line anchors = line(kit, "anchor " + stone.anchor());
         assertThat(anchors.quantity()).isEqualTo(eave.mount().screws());
         assertThat(anchors.why()).doesNotContain("more");
@@ -94,10 +102,14 @@ class KitListTest {
     }
 
     private static KitList.Item item(String name, String model, int cardGb) {
-        return new KitList.Item(name, CATALOGUE.get(model), cardGb, 1.5, Optional.empty(), Optional.empty());
+        return new KitList.Item(name, CATALOGUE.get(model), cardGb, 1.5, Optional.empty(), Optional.empty(), List.of());
     }
 
     private static KitList.Line line(List<KitList.Line> kit, String key) {
         return kit.stream().filter(line -> line.key().equals(key)).findFirst().orElseThrow();
+    }
+
+    private static Bore hole(Material material, double thickM, boolean outwards) {
+        return new Bore(material, false, thickM, new SpacePoint(0, 0, 1), new SpacePoint(0, thickM, 1), outwards);
     }
 }

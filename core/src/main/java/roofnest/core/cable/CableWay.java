@@ -1,0 +1,44 @@
+package roofnest.core.cable;
+
+import java.util.List;
+
+import roofnest.core.catalogue.Climb;
+import roofnest.core.lang.Require;
+import roofnest.core.mount.CableRun;
+import roofnest.core.plan.Thing;
+
+/**
+ * One way of a lead from a socket to a camera.
+ *
+ * @param socketOutdoors whether the socket stands out of doors
+ * @param legs from the socket on
+ * @param doors over whose frames it goes
+ * @param climb what one has to stand on at its highest
+ * @param effortM what the way is as bad as, in metres of lead in plain sight
+ */
+public record CableWay(Thing socket, boolean socketOutdoors, Weighing weighing, List<Leg> legs, List<Bore> bores, int doors, Climb climb,
+        double effortM) {
+    /** Longer ones are no lead any more, metres. */
+    static final double LONGEST_M = 100;
+
+    public CableWay {
+        legs = List.copyOf(legs);
+        bores = List.copyOf(bores);
+        Require.inRange("effort in metres", effortM, 0, Double.MAX_VALUE);
+    }
+
+    /** Of the way itself, metres, without slack. */
+    public double alongM() {
+        return legs.stream().mapToDouble(Leg::lengthM).sum();
+    }
+
+    /** Metres of it that run across a wall, where they are seen. */
+    public double seenM() {
+        return legs.stream().filter(leg -> leg.kind() == Leg.Kind.WALL).mapToDouble(Leg::lengthM).sum();
+    }
+
+    /** With slack and something to spare. @param leadM that comes with the camera, metres */
+    public CableRun run(double leadM) {
+        return CableRun.of(socket.name(), alongM(), leadM);
+    }
+}
