@@ -56,6 +56,8 @@ class ArrowsTest {
 
     @ArchTest static final ArchRule cable_uses = uses("cable", "lang", "catalogue", "plan", "view", "mount");
 
+    @ArchTest static final ArchRule facade_uses = uses("facade", "lang", "catalogue", "plan", "view", "mount");
+
     @ArchTest static final ArchRule still_uses = uses("still", "lang", "plan", "catalogue", "view");
 
     @ArchTest static final ArchRule access_uses = uses("access", "lang", "cover", "catalogue");

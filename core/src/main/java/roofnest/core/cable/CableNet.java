@@ -21,7 +21,7 @@ import org.locationtech.jts.index.strtree.STRtree;
 
 import roofnest.core.catalogue.Climb;
 import roofnest.core.catalogue.Practice;
-import roofnest.core.mount.Fixings;
+import roofnest.core.mount.WallFace;
 import roofnest.core.plan.Ground;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Material;
@@ -59,8 +59,6 @@ public final class CableNet {
     static final double ARM_M = 0.15;
     /** Upright lines this near to a camera are looked at, metres. */
     private static final double BESIDE_M = Faces.STEP_M + 0.1;
-    /** A camera this far over or under a face is another storey's, metres. */
-    private static final double OFF_STOREY_M = 0.6;
     /** As the storeys' floors are reckoned. */
     private static final Material FLOORS = Material.TIMBER;
     private static final double SAME_LEVEL_M = 0.015;
@@ -453,7 +451,7 @@ public final class CableNet {
             return Optional.empty();
         }
         return Optional.of(plan.ofKind(Thing.Kind.SOCKET).findAny().isEmpty() ? None.NO_SOCKET
-                : face(pose).isEmpty() ? None.NO_WALL : None.NO_WAY);
+                : WallFace.behind(plan, shell, pose).isEmpty() ? None.NO_WALL : None.NO_WAY);
     }
 
     /** The last pieces of a way, from a point of a face to the camera. */
@@ -463,31 +461,8 @@ public final class CableNet {
         }
     }
 
-    /** The face that a camera hangs on, with where on it. */
-    private record On(Wall wall, boolean left, double alongM, double offM) {}
-
-    private Optional<On> face(CameraPose pose) {
-        PlanPoint at = pose.onPlan();
-        return plan.walls().stream().filter(wall -> Segments.distanceM(at, wall.from(), wall.to()) <= Fixings.ON_THE_WALL_M)
-                .filter(wall -> offStoreyM(wall, pose) <= OFF_STOREY_M)
-                .min(Comparator.comparingDouble((Wall wall) -> offStoreyM(wall, pose))
-                        .thenComparingDouble(wall -> Segments.distanceM(at, wall.from(), wall.to()) - wall.thicknessM() / 2))
-                .map(wall -> {
-                    double heading = Math.toRadians(wall.from().headingToDeg(wall.to()));
-                    double left = (at.yM() - wall.from().yM()) * Math.sin(heading) - (at.xM() - wall.from().xM()) * Math.cos(heading);
-                    return new On(wall, left > 0, Faces.clamped(Faces.along(wall, at), wall),
-                            Math.max(0, Segments.distanceM(at, wall.from(), wall.to()) - wall.thicknessM() / 2));
-                });
-    }
-
-    private double offStoreyM(Wall wall, CameraPose pose) {
-        PlanPoint on = wall.along(Faces.clamped(Faces.along(wall, pose.onPlan()), wall));
-        double top = shell.topM(wall, on.xM(), on.yM());
-        return Math.max(0, Math.max(plan.baseM(wall) - pose.heightM(), pose.heightM() - top));
-    }
-
     private List<End> ends(CameraPose pose, Weighing weighing) {
-        Optional<On> on = face(pose);
+        Optional<WallFace> on = WallFace.behind(plan, shell, pose);
         if (on.isEmpty()) {
             return List.of();
         }
@@ -520,13 +495,13 @@ public final class CableNet {
         return new SpacePoint(at.xM(), at.yM(), zM);
     }
 
-    private List<Line> lines(On on, boolean left) {
+    private List<Line> lines(WallFace on, boolean left) {
         return lines.getOrDefault(key(on.wall(), left), List.of()).stream()
                 .filter(line -> !line.nodes().isEmpty() && Math.abs(line.column().alongM() - on.alongM()) <= BESIDE_M).toList();
     }
 
     /** Along at a point's own height and then up or down, or up or down first and then along: whichever crosses no opening. */
-    private List<End> ends(Line line, On on, CameraPose pose, double armM, Optional<Step> hole) {
+    private List<End> ends(Line line, WallFace on, CameraPose pose, double armM, Optional<Step> hole) {
         Column column = line.column();
         List<End> ends = new ArrayList<>();
         double z = Math.max(column.footM(), Math.min(column.topM(), pose.heightM()));

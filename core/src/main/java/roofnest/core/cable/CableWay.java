@@ -3,6 +3,7 @@ package roofnest.core.cable;
 import java.util.List;
 
 import roofnest.core.catalogue.Climb;
+import roofnest.core.catalogue.PowerSpec;
 import roofnest.core.lang.Require;
 import roofnest.core.mount.CableRun;
 import roofnest.core.plan.Thing;
@@ -35,6 +36,12 @@ public record CableWay(Thing socket, boolean socketOutdoors, Weighing weighing, 
     /** Metres of it that run across a wall, where they are seen. */
     public double seenM() {
         return legs.stream().filter(leg -> leg.kind() == Leg.Kind.WALL).mapToDouble(Leg::lengthM).sum();
+    }
+
+    /** Left at the camera of what is at the plug, with its light on, volts: by its own lead, or as much wire as the way asks for. */
+    public double volts(PowerSpec power) {
+        double length = Math.max(power.leadM(), run(power.leadM()).lengthM());
+        return Math.max(0, power.packVolts() - PowerSpec.dropV(length, power.leadMm2(), power.mostMa() / 1000));
     }
 
     /** With slack and something to spare. @param leadM that comes with the camera, metres */

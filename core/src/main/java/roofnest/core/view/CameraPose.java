@@ -13,10 +13,13 @@ import roofnest.core.plan.SpacePoint;
  * @param rollDeg of its body about the way it looks, clockwise as seen from behind it, from −180 to 180; 0 is upright, 180 upside down
  */
 public record CameraPose(double xM, double yM, double heightM, double headingDeg, double tiltDeg, double rollDeg) {
+    /** Nothing of this trade hangs higher, metres. */
+    public static final double MOST_HEIGHT_M = 12;
+
     public CameraPose {
         Require.inRange("x in metres", xM, -500, 500);
         Require.inRange("y in metres", yM, -500, 500);
-        Require.inRange("height in metres", heightM, 0.2, 12);
+        Require.inRange("height in metres", heightM, 0.2, MOST_HEIGHT_M);
         Require.finite("heading in degrees", headingDeg);
         Require.inRange("tilt in degrees", tiltDeg, -30, 90);
         Require.inRange("roll in degrees", rollDeg, -180, 180);

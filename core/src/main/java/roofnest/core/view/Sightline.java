@@ -27,7 +27,12 @@ public final class Sightline {
     }
 
     public static double blindGroundM(LensSpec lens, CameraPose pose) {
-        return blindGroundM(pose.heightM(), pose.tiltDeg(), 2 * Projection.belowMiddleDeg(lens, pose.rollDeg()));
+        return blindGroundM(lens, pose, pose.heightM());
+    }
+
+    /** The same over ground that lies otherwise than the plan's. @param overFootM of the lens over it, metres */
+    public static double blindGroundM(LensSpec lens, CameraPose pose, double overFootM) {
+        return blindGroundM(overFootM, pose.tiltDeg(), 2 * Projection.belowMiddleDeg(lens, pose.rollDeg()));
     }
 
     /** How steeply a face 1.6 m up is looked down on: {@code atan((h − 1.6) / d)}; negative from below. */
