@@ -55,7 +55,8 @@ class MountController {
         boolean saved = form.save(() -> changes.run(ref, Stage.MOUNT, () -> {
             cameras.aim(ref.id(), cameraId, cameras.get(ref.id(), cameraId).planned().atHeight(height), version);
         }));
-        return saved ? "redirect:" + ref.path() + "/mount" : page(ref, model, form);
+        boolean fromWall = form.raw("from").equals("wall");
+        return saved ? "redirect:" + ref.path() + "/mount" + (fromWall ? "/" + cameraId + "/wall" : "") : page(ref, model, form);
     }
 
     /** Says what the wall is, now that somebody stands before it. */

@@ -8,6 +8,7 @@ import java.util.Optional;
 
 import roofnest.app.household.Frame;
 import roofnest.app.records.CameraRepository;
+import roofnest.core.cable.CableNet;
 import roofnest.core.catalogue.Climb;
 import roofnest.core.catalogue.Practice.Figure;
 import roofnest.core.judge.Camera;
@@ -35,7 +36,7 @@ import roofnest.core.view.Sightline;
 record MountView(
         CameraRepository.Record record, String place, List<HeightRow> heights, String wall, Optional<Fixings> fixings,
         Optional<CableRun> cable, List<String> cautions, String said, String pull, String pullStanding, String footing,
-        List<String> footingAgainst, boolean footingSafe, Optional<SpotLook> look) {
+        List<String> footingAgainst, boolean footingSafe, Optional<SpotLook> look, String noCable) {
 
     /** @param verdict what this height gains and loses, in a few words */
     record HeightRow(
@@ -71,7 +72,10 @@ record MountView(
                 fixings.flatMap(Fixings::pull).map(check -> check.standing().name().toLowerCase(Locale.ROOT)).orElse(""),
                 footing.map(MountView::footing).orElse(""),
                 footing.map(foot -> foot.against().stream().map(Footing.Against::words).toList()).orElse(List.of()),
-                footing.map(Footing::safe).orElse(true), look);
+                footing.map(Footing::safe).orElse(true), look,
+                frame.judge().house().filter(house -> !camera.model().power().onBattery() && fixings.isPresent())
+                        .flatMap(house -> house.cables(frame.facts().practice()).why(camera.pose()))
+                        .map(CableNet.None::words).orElse("The house has no plan yet."));
     }
 
     private static String footing(Footing foot) {

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.NavigableSet;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 
 import org.jgrapht.Graph;
 import org.jgrapht.Graphs;
@@ -20,6 +21,7 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.index.strtree.STRtree;
 
 import roofnest.core.catalogue.Climb;
+import roofnest.core.catalogue.PowerSpec;
 import roofnest.core.catalogue.Practice;
 import roofnest.core.mount.WallFace;
 import roofnest.core.plan.Ground;
@@ -445,6 +447,13 @@ public final class CableNet {
                 .map(end -> way(tree, end, weighing, pose)).filter(way -> way.alongM() <= CableWay.LONGEST_M);
     }
 
+    /** The way to go: that of least work if what is left of the volts at its end is enough, else the shortest if that one does. */
+    public Optional<CableWay> toGo(CameraPose pose, PowerSpec power) {
+        Optional<CableWay> least = way(pose, Weighing.LEAST_WORK);
+        return least.filter(way -> way.volts(power) < power.leastVolts()).flatMap(way -> way(pose, Weighing.SHORTEST))
+                .filter(way -> way.volts(power) >= power.leastVolts()).or(() -> least);
+    }
+
     /** Why no lead comes to a camera; empty where one does. */
     public Optional<None> why(CameraPose pose) {
         if (way(pose, Weighing.LEAST_WORK).isPresent()) {
@@ -550,16 +559,20 @@ public final class CableNet {
     private CableWay way(Tree tree, End end, Weighing weighing, CameraPose pose) {
         List<Step> steps = new ArrayList<>();
         List<SpacePoint> points = new ArrayList<>();
+        List<Double> outwards = new ArrayList<>();
         int at = end.node().id();
         while (tree.from()[at] >= 0) {
             steps.add(tree.steps()[at]);
             points.add(nodes.get(at).at());
+            outwards.add(nodes.get(at).column().outDeg());
             at = tree.from()[at];
         }
         Node plug = nodes.get(at);
         points.add(plug.at());
         Collections.reverse(steps);
         Collections.reverse(points);
+        Collections.reverse(outwards);
+        end.steps().forEach(step -> outwards.add(end.node().column().outDeg()));
         steps.addAll(end.steps());
         points.addAll(end.points().subList(1, end.points().size()));
         double effort = steps.stream().mapToDouble(step -> step.effortM).sum();
@@ -577,8 +590,9 @@ public final class CableNet {
             }
         }
         Climb climb = practice.climb(highest);
-        return new CableWay(plug.socket(), !plug.column().indoors(), weighing, Legs.of(steps.stream()
-                .map(step -> new Legs.Piece(step.kind, step.indoors, step.lengthM)).toList(), points), bores, (int) Math.round(doors),
+        return new CableWay(plug.socket(), !plug.column().indoors(), weighing, Legs.of(IntStream.range(0, steps.size())
+                .mapToObj(i -> new Legs.Piece(steps.get(i).kind, steps.get(i).indoors, steps.get(i).lengthM, outwards.get(i))).toList(),
+                points), bores, (int) Math.round(doors),
                 climb,
                 effort);
     }

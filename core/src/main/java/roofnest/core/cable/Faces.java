@@ -21,6 +21,7 @@ import org.locationtech.jts.operation.buffer.BufferOp;
 import org.locationtech.jts.operation.buffer.BufferParameters;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
+import roofnest.core.plan.Enclosures;
 import roofnest.core.plan.Ground;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Opening;
@@ -60,6 +61,7 @@ final class Faces {
     private final HousePlan plan;
     private final Shell shell;
     private final Ground ground;
+    private final Enclosures enclosures;
     private final Map<String, Shell.Top> tops = new HashMap<>();
     private final List<List<Column>> rows = new ArrayList<>();
 
@@ -67,10 +69,11 @@ final class Faces {
         this.plan = plan;
         this.shell = shell;
         this.ground = ground;
+        this.enclosures = new Enclosures(plan);
         for (Storey storey : plan.storeys()) {
             Map<Boolean, List<Wall>> byHeight = plan.walls().stream().filter(wall -> wall.storey().equals(storey.id()))
                     .filter(wall -> wall.lengthM() > 2 * IN_M)
-                    .collect(Collectors.partitioningBy(wall -> wall.heightM() >= storey.heightM() - LEAST_M));
+                    .collect(Collectors.partitioningBy(wall -> Enclosures.tall(plan, wall)));
             // A fence that meets the house must not cut its face in two above the fence.
             byHeight.values().stream().filter(walls -> !walls.isEmpty()).forEach(walls -> outline(walls, storey));
         }
@@ -141,8 +144,7 @@ final class Faces {
         }
         Shell.Top top = tops.computeIfAbsent(wall.id(), any -> shell.top(wall));
         PlanPoint before = middle.towards(out, BEFORE_M);
-        boolean indoors = shell.room(before, Math.min(plan.baseM(wall) + 1, top.atM(middle.xM(), middle.yM()) - BEFORE_M / 2))
-                .filter(storey::equals).isPresent();
+        boolean indoors = enclosures.around(storey, before);
         for (double stop : stops) {
             PlanPoint at = from.towards(heading, stop);
             double alongM = end ? clamped(along(wall, at), wall) : start + Math.signum(finish - start) * stop;
@@ -158,7 +160,7 @@ final class Faces {
         double base = plan.baseM(wall);
         double foot = indoors ? storey.floorM() : Math.max(base, ground.heightM(at.towards(outDeg, BEFORE_M)));
         double highest = indoors ? Math.min(storey.ceilingM(), top) : top;
-        boolean eaves = !indoors && wall.heightM() >= storey.heightM() - LEAST_M
+        boolean eaves = !indoors && Enclosures.tall(plan, wall)
                 && !shell.indoors(at.towards(outDeg + 180, wall.thicknessM() / 2 + BEFORE_M), top + ABOVE_M);
         return highest - foot < LEAST_M ? Optional.empty()
                 : Optional.of(new Column(wall, alongM, at, outDeg, base, foot, highest, indoors, eaves, corner));

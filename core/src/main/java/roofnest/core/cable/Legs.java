@@ -11,7 +11,8 @@ final class Legs {
 
     private Legs() {}
 
-    record Piece(Leg.Kind kind, boolean indoors, double lengthM) {}
+    /** @param outDeg heading straight away from the face that it lies on */
+    record Piece(Leg.Kind kind, boolean indoors, double lengthM, double outDeg) {}
 
     /** @param points one more than pieces */
     static List<Leg> of(List<Piece> pieces, List<SpacePoint> points) {
@@ -21,6 +22,8 @@ final class Legs {
             SpacePoint from = points.get(i);
             SpacePoint to = points.get(i + 1);
             double up = to.zM() - from.zM();
+            double rightwards = Math.toRadians(piece.outDeg() + 270);
+            double right = (to.xM() - from.xM()) * Math.sin(rightwards) + (to.yM() - from.yM()) * Math.cos(rightwards);
             if (piece.lengthM() < LYING_M && piece.kind() != Leg.Kind.HOLE && piece.kind() != Leg.Kind.FLOOR) {
                 continue;
             }
@@ -29,9 +32,10 @@ final class Legs {
                     && piece.kind() != Leg.Kind.HOLE && piece.kind() != Leg.Kind.FLOOR) {
                 List<SpacePoint> joined = new ArrayList<>(last.points());
                 joined.add(to);
-                legs.set(legs.size() - 1, new Leg(last.kind(), last.indoors(), last.lengthM() + piece.lengthM(), last.up() + up, joined));
+                legs.set(legs.size() - 1, new Leg(last.kind(), last.indoors(), last.lengthM() + piece.lengthM(), last.up() + up,
+                        last.right() + right, joined));
             } else {
-                legs.add(new Leg(piece.kind(), piece.indoors(), piece.lengthM(), up, List.of(from, to)));
+                legs.add(new Leg(piece.kind(), piece.indoors(), piece.lengthM(), up, right, List.of(from, to)));
             }
         }
         return legs;

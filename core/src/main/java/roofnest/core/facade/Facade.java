@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.TreeSet;
 
 import roofnest.core.mount.WallFace;
+import roofnest.core.plan.Enclosures;
 import roofnest.core.plan.Ground;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Material;
@@ -62,32 +63,33 @@ public record Facade(PlanPoint origin, double outDeg, boolean indoors, List<Shee
 
     /** The one that a camera hangs on; empty where it hangs on no wall. */
     public static Optional<Facade> behind(HousePlan plan, Shell shell, Ground ground, CameraPose pose) {
-        return WallFace.behind(plan, shell, pose).map(face -> of(plan, shell, ground, face));
+        return WallFace.behind(plan, shell, pose).map(face -> of(plan, shell, ground, face, new Enclosures(plan)));
     }
 
-    /** All that look out of doors, each once, beginning with those that look north and clockwise from there. */
+    /** All with a room behind them and none before them, each once, beginning with those that look north and clockwise from there. */
     public static List<Facade> outside(HousePlan plan, Shell shell, Ground ground) {
         List<Facade> all = new ArrayList<>();
+        Enclosures enclosures = new Enclosures(plan);
         for (Wall wall : plan.walls()) {
-            boolean tall = wall.heightM() >= plan.storey(wall.storey()).orElseThrow().heightM() - ONE_PLANE_M;
             for (boolean left : new boolean[] {true, false}) {
                 WallFace face = new WallFace(wall, left, wall.lengthM() / 2, 0);
                 boolean seen = all.stream().anyMatch(one -> Math.abs(apartDeg(one.outDeg(), face.outDeg())) < PARALLEL_DEG
                         && one.sheets().stream().anyMatch(sheet -> sheet.wall() == wall));
-                if (tall && !seen && !indoors(plan, shell, face)) {
-                    all.add(of(plan, shell, ground, face));
+                boolean behind = indoors(plan, enclosures, new WallFace(wall, !left, face.alongM(), 0));
+                if (Enclosures.tall(plan, wall) && !seen && behind && !indoors(plan, enclosures, face)) {
+                    all.add(of(plan, shell, ground, face, enclosures));
                 }
             }
         }
         return all.stream().sorted(Comparator.comparingDouble(Facade::outDeg)).toList();
     }
 
-    private static boolean indoors(HousePlan plan, Shell shell, WallFace face) {
-        return shell.room(face.foot().towards(face.outDeg(), BEFORE_M), plan.baseM(face.wall()) + face.wall().heightM() / 2).isPresent();
+    private static boolean indoors(HousePlan plan, Enclosures enclosures, WallFace face) {
+        return enclosures.around(plan.storey(face.wall().storey()).orElseThrow(), face.foot().towards(face.outDeg(), BEFORE_M));
     }
 
-    private static Facade of(HousePlan plan, Shell shell, Ground ground, WallFace face) {
-        Facade bare = new Facade(face.foot(), face.outDeg(), indoors(plan, shell, face), List.of(), List.of(), List.of());
+    private static Facade of(HousePlan plan, Shell shell, Ground ground, WallFace face, Enclosures enclosures) {
+        Facade bare = new Facade(face.foot(), face.outDeg(), indoors(plan, enclosures, face), List.of(), List.of(), List.of());
         List<Sheet> inPlane = new ArrayList<>();
         for (Wall wall : plan.walls()) {
             double apart = apartDeg(wall.from().headingToDeg(wall.to()) + 90, bare.outDeg);
@@ -95,7 +97,7 @@ public record Facade(PlanPoint origin, double outDeg, boolean indoors, List<Shee
             WallFace other = new WallFace(wall, Math.abs(apart) > 90, wall.lengthM() / 2, 0);
             boolean sameStorey = !bare.indoors || wall.storey().equals(face.wall().storey());
             if (along && sameStorey && Math.abs(bare.beforeM(other.foot())) <= ONE_PLANE_M
-                    && indoors(plan, shell, other) == bare.indoors) {
+                    && indoors(plan, enclosures, other) == bare.indoors) {
                 inPlane.add(bare.sheet(plan, shell, wall));
             }
         }

@@ -10,7 +10,6 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 
 import roofnest.core.cable.CableWay;
-import roofnest.core.cable.Weighing;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.Practice;
 import roofnest.core.footage.Retention;
@@ -118,7 +117,7 @@ public final class HouseholdJudge {
     /** The way of a camera's lead; empty for one with a pack, without a plan, and where none comes to it. */
     public Optional<CableWay> cable(Camera camera, Practice practice) {
         return camera.model().power().onBattery() ? Optional.empty()
-                : house().flatMap(h -> h.cables(practice).way(camera.pose(), Weighing.LEAST_WORK));
+                : house().flatMap(h -> h.cables(practice).toGo(camera.pose(), camera.model().power()));
     }
 
     /** All that a test of a promise at one camera rests on, as it is now. */

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 
 import roofnest.core.cable.CableNet;
-import roofnest.core.cable.Weighing;
 import roofnest.core.catalogue.PowerSpec;
 import roofnest.core.lang.Numbers;
 import roofnest.core.mount.CableRun;
@@ -34,7 +33,7 @@ final class LeadCarriesRule implements PromiseRule<Promise.LeadCarries> {
         PowerSpec power = camera.model().power();
         Limit limit = Limit.atLeast(power.leastVolts(), TOLERANCE_SHARE * power.packVolts(), Unit.VOLTS);
         Optional<CableNet> cables = hearing.house().map(house -> house.cables(hearing.facts().practice()));
-        Optional<CableRun> run = cables.flatMap(net -> net.way(camera.pose(), Weighing.LEAST_WORK)).map(way -> way.run(power.leadM()));
+        Optional<CableRun> run = cables.flatMap(net -> net.toGo(camera.pose(), power)).map(way -> way.run(power.leadM()));
         if (run.isEmpty()) {
             return Sighted.of(Finding.untried(promise.key(), limit, "How long its lead is is not known. "
                     + cables.flatMap(net -> net.why(camera.pose())).map(CableNet.None::words).orElse("The house has no plan yet.")),

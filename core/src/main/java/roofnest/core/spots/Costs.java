@@ -2,7 +2,6 @@ package roofnest.core.spots;
 
 import java.util.Arrays;
 
-import roofnest.core.cable.Weighing;
 import roofnest.core.judge.House;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.Judgement;
@@ -30,7 +29,7 @@ public record Costs(double cableM, Climb climb, int sunMinutes, double privatePe
 
     static Costs of(House house, DeviceModel model, CameraPose pose, Judgement judged, HouseholdFacts facts) {
         double cable = model.power().onBattery() || house.plan().ofKind(Thing.Kind.SOCKET).findAny().isEmpty() ? 0
-                : house.cables(facts.practice()).way(pose, Weighing.LEAST_WORK).map(way -> way.run(model.power().leadM()).lengthM())
+                : house.cables(facts.practice()).toGo(pose, model.power()).map(way -> way.run(model.power().leadM()).lengthM())
                         .orElse(NO_WAY_M);
         int sun = Arrays.stream(house.sun().glareMinutesByMonth(house.eye(model.lens(), pose))).sum();
         double shown = judged.promises().stream().filter(j -> j.promise() instanceof Promise.NeverShows)

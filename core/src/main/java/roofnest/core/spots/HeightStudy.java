@@ -26,11 +26,12 @@ import roofnest.core.view.Sightline;
 /**
  * What every height of one camera at its place on the wall gains and loses, judged by the same word as everything else.
  *
- * @param rows from the lowest up; one of them is where it is planned
+ * @param rows from the lowest up
+ * @param plannedM the height of the row where it is planned
  * @param promises that this camera decides at one of the heights and that do not stand alike at all of them, as they are worded
  * @param places that it is the one to make somebody out at
  */
-public record HeightStudy(List<Row> rows, List<Judged> promises, List<Place> places) {
+public record HeightStudy(List<Row> rows, double plannedM, List<Judged> promises, List<Place> places) {
     /** Between heights, metres. */
     static final double STEP_M = 0.1;
     /** The lowest over what one stands on, metres. */
@@ -93,7 +94,7 @@ public record HeightStudy(List<Row> rows, List<Judged> promises, List<Place> pla
                     places.stream().map(place -> Sightline.faceAngleDeg(height, place.groundM(), now.onPlan().distanceM(place.at())))
                             .toList()));
         }
-        return new HeightStudy(rows, promises, places);
+        return new HeightStudy(rows, now.heightM(), promises, places);
     }
 
     private static boolean differs(PromiseKey key, Map<Double, Judgement> judged) {

@@ -1,0 +1,139 @@
+package roofnest.app.mount;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import java.time.LocalDate;
+
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+
+import roofnest.app.AppTest;
+import roofnest.app.DemoPlaces;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.Changes;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.HouseholdRepository;
+import roofnest.core.judge.Camera;
+import roofnest.core.promise.Stage;
+import roofnest.core.view.CameraPose;
+
+/** The wall's page: what stands on it is what the judge and the way of the lead say, and a height is taken there. */
+@AppTest
+class WallPageTest {
+    @Autowired private Changes changes;
+    @Autowired private HouseholdRepository households;
+    @Autowired private CameraRepository cameras;
+    @Autowired private DemoPlaces demo;
+    @Autowired private MockMvc mvc;
+
+    private HouseholdRef ref;
+    private long camera;
+    private long inTheYard;
+
+    @BeforeEach
+    void aCameraThatNeedsALead() {
+        ref = new HouseholdRef(households.add(demo.staff("jory").firmId(), "Leads", "7 Staithe", LocalDate.now().plusDays(2), "hang"),
+                demo.staff("jory"));
+        String document = households.planDocument(demo.household("Quiller")).orElseThrow();
+        changes.run(ref, Stage.MOUNT, () -> {
+            households.setPlan(ref.id(), document);
+            camera = cameras.add(ref.id(), "Gable eye", "cairnlow-eave", new CameraPose(11.4, 1, 2.6, 90, 12), Camera.Settings.DEFAULT);
+            inTheYard = cameras.add(ref.id(), "Yard eye", "cairnlow-eave", new CameraPose(14, 12, 2.6, 90, 12), Camera.Settings.DEFAULT);
+        });
+    }
+
+    private Document page(String path) throws Exception {
+        return Jsoup.parse(mvc.perform(get(ref.path() + path).with(user(ref.staff()))).andReturn().getResponse().getContentAsString());
+    }
+
+    private Document wall() throws Exception {
+        return page("/mount/" + camera + "/wall");
+    }
+
+    private MockHttpServletResponse hang(String height, int version) throws Exception {
+        return mvc.perform(post(ref.path() + "/mount/" + camera + "/height").with(user(ref.staff())).with(csrf()).param("heightM", height)
+                .param("from", "wall").param("version", String.valueOf(version))).andReturn().getResponse();
+    }
+
+    @Test
+    void the_wall_shows_its_openings_the_ladder_and_the_lead() throws Exception {
+        Document wall = wall();
+        assertThat(wall.select("h1").text()).isEqualTo("The wall it hangs on");
+        assertThat(wall.select("#elevation .wall-gap.door")).hasSize(1);
+        assertThat(wall.select("#elevation .wall-ladder")).hasSize(1);
+        assertThat(wall.select("#elevation .wall-hole")).hasSize(1);
+        assertThat(wall.select("#elevation .wall-lead")).hasSizeGreaterThan(2);
+        assertThat(wall.select(".ways tbody tr").first().text()).contains("hall socket", "0.50 m of stone", "V of 12");
+        assertThat(wall.select(".lead-steps li").eachText()).anySatisfy(step -> assertThat(step).contains("bit of 560 mm or more",
+                "falling 44 mm to the outside"));
+        assertThat(wall.select(".pack-instead").text()).contains("on its pack", "left at its lowest in the bad year");
+        assertThat(wall.select(".faces figure")).as("of house and shed").hasSize(8);
+    }
+
+    @Test
+    void the_table_says_of_each_height_what_the_curves_draw_and_marks_the_planned_one() throws Exception {
+        Document wall = wall();
+        int curves = wall.select(".curve").size();
+        assertThat(curves).isGreaterThan(2);
+        assertThat(wall.select("#heights tbody tr")).hasSizeGreaterThan(30).allSatisfy(row -> assertThat(row.select("td.said"))
+                .hasSize(curves));
+        Element planned = wall.selectFirst("#heights tr.chosen");
+        assertThat(planned.select("th").text()).isEqualTo("2.60 m");
+        assertThat(planned.select("td.said").eachText()).isEqualTo(wall.select(".curve-says").eachText());
+        int reach = wall.select(".curve-name").eachText().indexOf("Hangs out of arm's reach");
+        for (Element row : wall.select("#heights tbody tr")) {
+            double over = Double.parseDouble(row.attr("data-over").replaceAll(" m.*", ""));
+            assertThat(row.select("td.said").get(reach).text().startsWith("broken")).as(row.select("th").text())
+                    .isEqualTo(over < 2.3 - 1e-9);
+        }
+    }
+
+    @Test
+    void a_height_is_taken_and_the_page_stays_and_the_later_of_two_is_a_conflict() throws Exception {
+        int version = cameras.get(ref.id(), camera).version();
+        MockHttpServletResponse taken = hang("2.40", version);
+        assertThat(taken.getStatus()).isEqualTo(302);
+        assertThat(taken.getRedirectedUrl()).endsWith("/mount/" + camera + "/wall");
+        assertThat(wall().selectFirst("#heights tr.chosen th").text()).isEqualTo("2.40 m");
+        assertThat(hang("2.90", version).getStatus()).isEqualTo(409);
+        assertThat(cameras.get(ref.id(), camera).planned().heightM()).isEqualTo(2.4);
+    }
+
+    @Test
+    void without_a_wall_or_a_socket_or_a_plan_it_says_so() throws Exception {
+        Document yard = page("/mount/" + inTheYard + "/wall");
+        assertThat(yard.text()).contains("no wall within a metre");
+        assertThat(yard.select("#lead .fault").text()).contains("It hangs on no wall of the plan");
+        assertThat(yard.select("#lead").text()).contains("licensed electrician for: an outdoor socket");
+        assertThat(yard.select("#elevation, .ways, .lead-steps")).isEmpty();
+        assertThat(page("/mount").select(".mount-facts .none").text()).contains("no wall within a metre");
+        HouseholdRef bare = new HouseholdRef(households.add(demo.staff("jory").firmId(), "Bare", "8 Staithe", LocalDate.now(), "hang"),
+                demo.staff("jory"));
+        long[] eye = new long[1];
+        changes.run(bare, Stage.MOUNT, () -> eye[0] = cameras.add(bare.id(), "Eye", "cairnlow-eave", new CameraPose(1, 1, 2, 0, 0),
+                Camera.Settings.DEFAULT));
+        assertThat(
+                Jsoup.parse(mvc.perform(get(bare.path() + "/mount/" + eye[0] + "/wall").with(user(ref.staff()))).andReturn().getResponse()
+                        .getContentAsString()).text())
+                .contains("The house has no plan yet");
+    }
+
+    /** The same lead in the promise, the kit and here. */
+    @Test
+    void promise_kit_and_page_speak_of_one_way() throws Exception {
+        String along = wall().select(".ways tbody tr").first().select("td[data-label=Lead]").text();
+        String metres = along.replaceAll(" m.*", "");
+        assertThat(page("/ready/kit").text()).contains(metres + " m from hall socket").contains("Long masonry bit, 560 mm or more");
+        assertThat(page("/mount").text()).contains(metres + " m from the hall socket");
+    }
+}
