@@ -53,7 +53,7 @@ class DemoKilnLane {
                         Optional.of(new RouterRepository.Addresses("192.168.40.1/24", "192.168.40.50", "192.168.40.90", 19)),
                         Optional.of(12.0), Optional.empty(), 0));
         tools.camera(ref, Stage.READY, "Door eye", "pellan-drift", new CameraPose(2.4, -0.35, 2.4, 226, 16), Camera.Settings.DEFAULT);
-        tools.camera(ref, Stage.READY, "Bell", "pellan-knock", new CameraPose(3.4, -0.35, 1.4, 200, 5), Camera.Settings.DEFAULT);
+        tools.camera(ref, Stage.READY, "Bell", "pellan-knock", new CameraPose(1.95, -0.2, 1.2, 200, 5), Camera.Settings.DEFAULT);
         tools.camera(ref, Stage.READY, "Garden eye", "pellan-swift", new CameraPose(2.8, 9.35, 2.5, 20, 14), Camera.Settings.DEFAULT);
         tools.camera(ref, Stage.READY, "Yard dome", "vellin-dome", new CameraPose(5.2, 9.35, 2.8, 330, 25),
                 new Camera.Settings(12, 30, 128, 30, 4, 0, 0));

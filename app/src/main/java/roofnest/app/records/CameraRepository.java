@@ -76,8 +76,8 @@ public class CameraRepository implements Archive {
         /** By what somebody said that the wall is, else by what the plan says; empty where there is neither. */
         public Optional<Fixings> fixings(Optional<HousePlan> plan) {
             return wall.map(said -> Fixings.into(said.wall(), camera.model().mount()))
-                    .or(() -> plan.flatMap(house -> Fixings.wallBehind(house, camera.pose()))
-                            .map(behind -> Fixings.into(behind.material(), camera.model().mount())));
+                    .or(() -> plan.flatMap(house -> Fixings.materialBehind(house, camera.pose()))
+                            .map(behind -> Fixings.into(behind, camera.model().mount())));
         }
 
         /** With what somebody saw at the foot of its steps or ladder. */

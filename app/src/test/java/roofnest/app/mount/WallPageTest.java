@@ -136,4 +136,26 @@ class WallPageTest {
         assertThat(page("/ready/kit").text()).contains(metres + " m from hall socket").contains("Long masonry bit, 560 mm or more");
         assertThat(page("/mount").text()).contains(metres + " m from the hall socket");
     }
+
+    @Test
+    void holds_without_a_hole_and_a_bells_wires_are_asked_in_the_address() throws Exception {
+        long[] bell = new long[1];
+        changes.run(ref, Stage.MOUNT, () -> bell[0] = cameras.add(ref.id(), "Bell", "pellan-knock", new CameraPose(11.3, 3.7, 1.2, 75, 0),
+                Camera.Settings.DEFAULT));
+        String at = "/mount/" + bell[0] + "/wall";
+        String held = at + "?surface=";
+        assertThat(wall().select("#bare [role=status]")).as("nothing is said before something is asked").isEmpty();
+        assertThat(page(held + "rough").select("#bare .held").text()).contains("Nothing holds there without a hole");
+        assertThat(page(held + "smooth").select("#bare .held").text()).contains("nobody has measured");
+        assertThat(page(held + "smooth&surfaceC=4").select("#bare .held").text()).contains("the surface has 4 °C");
+        Document wrong = page(held + "smooth&surfaceC=warm&days=0");
+        assertThat(wrong.select("#bare .fault").eachText()).hasSize(2);
+        assertThat(wrong.select("[name=surfaceC]").val()).isEqualTo("warm");
+        assertThat(wrong.select("#bare [role=status]")).isEmpty();
+        assertThat(wall().select("#bell")).as("no bell").isEmpty();
+        assertThat(page(at).select("#bell").text()).contains("Wedge: 15° at its left edge").doesNotContain("kept");
+        assertThat(page(at + "?volts=8&va=8&chime=MECHANICAL").select("#bell [role=status]").text()).contains("broken", "16 to 24 V AC");
+        assertThat(page(at + "?volts=20&va=16&chime=DIGITAL").select("#bell [role=status]").text()).contains("kept", "diode");
+        assertThat(page(at + "?volts=x").select("#bell .fault").eachText()).hasSize(1);
+    }
 }

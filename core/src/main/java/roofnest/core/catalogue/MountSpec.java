@@ -13,10 +13,11 @@ import roofnest.core.lang.Require;
  * @param leverMm from the wall to its middle; absent means {@link #USUAL_LEVER_MM}
  * @param areaM2 that it shows to the wind; absent means {@link #USUAL_AREA_M2}
  * @param spacingMm between its uppermost and its lowest screw; absent means what its holes say, or {@link #USUAL_SPACING_MM}
+ * @param thread whether it takes the standard camera screw of ¼ inch, 20 threads an inch; absent means that it does not
  * @param holes of its plate, one for each screw; none where nobody has measured them
  */
 public record MountSpec(int screws, double screwMm, int screwLengthMm, boolean outdoors, Boolean indoors, Double massKg, Double leverMm,
-        Double areaM2, Double spacingMm, List<PlateHole> holes) {
+        Double areaM2, Double spacingMm, List<PlateHole> holes, Boolean thread) {
     public static final double USUAL_MASS_KG = 0.5;
     public static final double USUAL_LEVER_MM = 90;
     public static final double USUAL_AREA_M2 = 0.02;
@@ -27,6 +28,7 @@ public record MountSpec(int screws, double screwMm, int screwLengthMm, boolean o
         Require.inRange("screws", screws, 0, 8);
         Require.inRange("screw thickness in mm", screwMm, 2, 10);
         Require.inRange("screw length in mm", screwLengthMm, 10, 150);
+        thread = thread != null && thread;
         indoors = indoors == null ? !outdoors : indoors;
         if (!indoors && !outdoors) {
             throw new IllegalArgumentException("it may hang neither outdoors nor in a room");
@@ -53,9 +55,15 @@ public record MountSpec(int screws, double screwMm, int screwLengthMm, boolean o
         spacingMm = Require.inRange("spacing of the screws in mm", spacingMm == null ? USUAL_SPACING_MM : spacingMm, LEAST_SPACING_MM, 500);
     }
 
+    /** Without the standard camera screw. */
+    public MountSpec(int screws, double screwMm, int screwLengthMm, boolean outdoors, Boolean indoors, Double massKg, Double leverMm,
+            Double areaM2, Double spacingMm, List<PlateHole> holes) {
+        this(screws, screwMm, screwLengthMm, outdoors, indoors, massKg, leverMm, areaM2, spacingMm, holes, null);
+    }
+
     /** With the usual mass, lever, area and spacing. */
     public MountSpec(int screws, double screwMm, int screwLengthMm, boolean outdoors, Boolean indoors) {
-        this(screws, screwMm, screwLengthMm, outdoors, indoors, null, null, null, null, null);
+        this(screws, screwMm, screwLengthMm, outdoors, indoors, null, null, null, null, null, null);
     }
 
     /** Whether a spot in a room is one for it. */

@@ -12,10 +12,14 @@ import roofnest.core.lang.Require;
  * @param leadM length of the lead that comes with a mains model, metres
  * @param leadMm2 copper of each of its two wires, square millimetres; absent means 0.5
  * @param leastVolts at the camera with which a mains model still works; absent means 92 % of what is at the plug, down to a hundredth
+ * @param bellLeastVolts and {@code bellMostVolts}: between which it runs on a bell's own wires, volts of alternating current; absent for
+ *     one that takes none
+ * @param bellLeastVa that their supply gives at least, volt-amperes
  */
 public record PowerSpec(
         double capacityMah, double packVolts, double standbyMa, double recordMa, double liveMa, double lightMa,
-        double warnPercent, double panelW, double leadM, Double leadMm2, Double leastVolts) {
+        double warnPercent, double panelW, double leadM, Double leadMm2, Double leastVolts,
+        Double bellLeastVolts, Double bellMostVolts, Double bellLeastVa) {
     private static final double USUAL_MM2 = 0.5;
     private static final double LEAST_SHARE = 0.92;
     /** Resistivity of copper at 20 °C, Ω·mm²/m. */
@@ -35,12 +39,20 @@ public record PowerSpec(
         Require.inRange("lead's wire in square millimetres", leadMm2, 0.1, 10);
         leastVolts = leastVolts == null ? Math.floor(LEAST_SHARE * packVolts * 100) / 100 : leastVolts;
         Require.inRange("least volts at the camera", leastVolts, 0.5, packVolts);
+        if (bellLeastVolts == null != (bellMostVolts == null) || bellLeastVolts == null != (bellLeastVa == null)) {
+            throw new IllegalArgumentException("what it wants of a bell’s wires is said whole: volts from, volts to, and volt-amperes");
+        }
+        if (bellLeastVolts != null) {
+            Require.inRange("volts of a bell’s wires, from", bellLeastVolts, 4, 60);
+            Require.inRange("volts of a bell’s wires, to", bellMostVolts, bellLeastVolts, 60);
+            Require.inRange("volt-amperes of a bell’s supply", bellLeastVa, 1, 100);
+        }
     }
 
     /** With the usual lead. */
     public PowerSpec(double capacityMah, double packVolts, double standbyMa, double recordMa, double liveMa, double lightMa,
             double warnPercent, double panelW, double leadM) {
-        this(capacityMah, packVolts, standbyMa, recordMa, liveMa, lightMa, warnPercent, panelW, leadM, null, null);
+        this(capacityMah, packVolts, standbyMa, recordMa, liveMa, lightMa, warnPercent, panelW, leadM, null, null, null, null, null);
     }
 
     /** Volts lost in both wires of a lead: {@code 2 L ρ/A I}. */
@@ -51,6 +63,11 @@ public record PowerSpec(
     /** The most that it takes at once: recording or watched live, with its light on, milliamperes. */
     public double mostMa() {
         return Math.max(recordMa, liveMa) + lightMa;
+    }
+
+    /** Whether it runs on the wires of an old bell. */
+    public boolean takesBellWires() {
+        return bellLeastVolts != null;
     }
 
     public boolean onBattery() {

@@ -1,6 +1,7 @@
 package roofnest.core.mount;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -42,6 +43,20 @@ public record Fixings(String anchor, double drillMm, String bit, int depthMm, in
     /** The wall that a camera hangs on. */
     public static Optional<Wall> wallBehind(HousePlan plan, CameraPose pose) {
         return plan.nearestWall(pose.onPlan()).filter(wall -> Segments.distanceM(pose.onPlan(), wall.from(), wall.to()) <= ON_THE_WALL_M);
+    }
+
+    /** What is right behind a camera: its wall, or the door, pane or gap in it; empty where no wall is near. */
+    public static Optional<Material> materialBehind(HousePlan plan, CameraPose pose) {
+        double z = pose.heightM();
+        return plan.walls().stream().filter(wall -> Segments.distanceM(pose.onPlan(), wall.from(), wall.to()) <= ON_THE_WALL_M)
+                .min(Comparator.comparing((Wall wall) -> z < plan.baseM(wall) || z > plan.baseM(wall) + wall.heightM())
+                        .thenComparingDouble(wall -> Segments.distanceM(pose.onPlan(), wall.from(), wall.to())))
+                .map(wall -> {
+                    double heading = Math.toRadians(wall.from().headingToDeg(wall.to()));
+                    double along = (pose.xM() - wall.from().xM()) * Math.sin(heading) + (pose.yM() - wall.from().yM())
+                            * Math.cos(heading);
+                    return wall.materialAt(along, z - plan.baseM(wall));
+                });
     }
 
     /** Into what the plan says that the wall is, with nothing on it. */

@@ -16,6 +16,12 @@ import roofnest.core.catalogue.Catalogue;
 import roofnest.core.catalogue.MountSpec;
 import roofnest.core.catalogue.PlateHole;
 import roofnest.core.plan.Material;
+import roofnest.core.view.CameraPose;
+import roofnest.core.plan.Wall;
+import roofnest.core.plan.Storey;
+import roofnest.core.plan.PlanPoint;
+import roofnest.core.plan.Opening;
+import roofnest.core.plan.HousePlan;
 import roofnest.core.promise.Standing;
 
 /** What the wall really is decides the hole, and whether what hangs there stays. */
@@ -124,5 +130,21 @@ class FixingsTest {
         MountSpec level = new MountSpec(2, 4, 35, true, null, null, null, null, null,
                 List.of(new PlateHole(-20, 0), new PlateHole(20, 0)));
         assertThat(level.spacingMm()).as("two beside one another say nothing of it").isEqualTo(MountSpec.USUAL_SPACING_MM);
+    }
+
+    /** Over a pane nothing holds, beside it the wall does; the storey is that at which the camera hangs. */
+    @Test
+    void what_is_behind_a_camera_is_the_wall_or_what_is_in_it() {
+        Opening pane = new Opening(Opening.Kind.WINDOW, 2, 1, 0.9, 2.1, null);
+        HousePlan plan = HousePlan.blank("p", 50).withStoreys(List.of(new Storey("g", "Ground", 0, 2.5, null), new Storey("u", "Upper", 2.7,
+                2.5, null))).withWalls(List.of(
+                        new Wall("s", "g", new PlanPoint(0, 0), new PlanPoint(6, 0), Material.BRICK, 0.3, null, List.of(pane)),
+                        new Wall("u", "u", new PlanPoint(0, 0), new PlanPoint(6, 0), Material.TIMBER, 0.2, null, List.of(pane))));
+        assertThat(Fixings.materialBehind(plan, new CameraPose(2.5, -0.2, 1.5, 180, 0))).contains(Material.GLASS);
+        assertThat(Fixings.materialBehind(plan, new CameraPose(2.5, -0.2, 2.3, 180, 0))).contains(Material.BRICK);
+        assertThat(Fixings.materialBehind(plan, new CameraPose(3.2, -0.2, 1.5, 180, 0))).contains(Material.BRICK);
+        assertThat(Fixings.materialBehind(plan, new CameraPose(3.2, -0.2, 4, 180, 0))).contains(Material.TIMBER);
+        assertThat(Fixings.materialBehind(plan, new CameraPose(2.5, -0.2, 4, 180, 0))).contains(Material.GLASS);
+        assertThat(Fixings.materialBehind(plan, new CameraPose(2.5, -3, 1.5, 180, 0))).isEmpty();
     }
 }
