@@ -14,11 +14,13 @@ import roofnest.core.catalogue.Catalogue;
 import roofnest.core.catalogue.LensSpec;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.Projection;
+import roofnest.standins.hanging.HungAskew;
 
 /** A camera that hangs a little off is found out by its own still, turned, and found right. */
 @Journey
 class MountJourneyTest {
     private static final CameraPose PLANNED = new CameraPose(2.4, -0.35, 2.4, 226, 16);
+    private static final CameraPose QUILLER = new CameraPose(11.4, 2, 2.4, 121, 12);
     private static final LensSpec LENS = Catalogue.shipped().get("dunmark-post").lens();
 
     @Test
@@ -42,6 +44,74 @@ class MountJourneyTest {
         assertThat(page.locator("#kept dd").nth(3)).containsText("as planned, as far as can be told");
         page.getByText("Throw the reading away").click();
         assertThat(page.locator("#kept")).hasCount(0);
+    }
+
+    /** Hung on stand-ins, a few degrees off, turned, and its promise found kept by what is read; nothing of it stays. */
+    @Test
+    void a_camera_is_hung_on_stand_ins_found_off_turned_and_found_right(Visit visit) {
+        Page page = visit.as("jory").page();
+        visit.household("Quiller").mount();
+        page.getByText("Rehearse on stand-ins").first().click();
+        page.locator("#hidden-fault").selectOption("loose_bracket");
+        page.getByText("Begin on stand-ins").click();
+        for (String answer : List.of("Calm, dry", "No lines near", "Live picture seen", "Marked", "Drilled", "Flush and tight",
+                "Level, arrow up", "It clicked")) {
+            page.locator("button.answer", new Page.LocatorOptions().setHasText(answer)).click();
+        }
+        assertThat(page.locator("h1")).hasText("Tug");
+        page.keyboard().press("1");
+        assertThat(page.getByText("That is not what is to be seen.")).isVisible();
+        for (String answer : List.of("It moves", "Level, arrow up", "It clicked", "Nothing moves")) {
+            page.locator("button.answer", new Page.LocatorOptions().setHasText(answer)).click();
+        }
+        page.getByText("Read its still").click();
+        tappedOnStandIn(page, HungAskew.of(QUILLER, 1));
+        assertThat(page.locator("#reading dd").nth(2)).containsText("of the plan");
+        page.getByText("Turn the stand-in so, and read again").click();
+        tappedOnStandIn(page, HungAskew.turned(QUILLER, 1));
+        assertThat(page.locator("#reading .promise.kept", new Page.LocatorOptions().setHasText("read on site")).first()).isVisible();
+        page.getByText("Back to the real camera").click();
+        assertThat(page.locator("#kept")).hasCount(0);
+    }
+
+    private static void tappedOnStandIn(Page page, CameraPose hung) {
+        StillPicture still = StillPicture.of("weir-steps", LENS, hung);
+        Locator points = page.locator("#taps-form li[data-point]");
+        for (int i = 0; i < points.count(); i++) {
+            Projection.Pixel at = still.at(points.nth(i).locator("input[type=hidden]").inputValue(), QUILLER);
+            points.nth(i).locator("input[type=text]").first().fill(String.valueOf(Math.round(at.x())));
+            points.nth(i).locator("input[type=text]").last().fill(String.valueOf(Math.round(at.y())));
+        }
+        page.locator("#taps-form button[type=submit]").click();
+    }
+
+    /** The height is drawn up by keys beside the wall, what it comes to follows, and it is taken. */
+    @Test
+    void a_height_is_chosen_on_the_wall(Visit visit) {
+        Page page = visit.as("jory").page();
+        visit.household("Treloar").mount();
+        page.locator(".mount", new Page.LocatorOptions().setHasText("Yard dome")).getByText("The wall: heights").click();
+        Locator says = page.locator("#height-says");
+        assertThat(says).containsText("2.80 m");
+        Locator reach = page.locator(".curve", new Page.LocatorOptions().setHasText("Hangs out of arm's reach")).locator(".curve-says");
+        assertThat(reach).containsText("2.80 m");
+        page.locator("#height").focus();
+        for (int i = 0; i < 6; i++) {
+            page.keyboard().press("ArrowDown");
+        }
+        assertThat(says).containsText("2.20 m");
+        assertThat(reach).containsText("broken: 2.20 m");
+        BoundingBox wall = page.locator("#elevation").boundingBox();
+        page.mouse().move(wall.x + 60, wall.y + 20);
+        page.mouse().down();
+        page.mouse().move(wall.x + 60, wall.y + 70);
+        page.mouse().up();
+        assertThat(reach).not().containsText("broken");
+        String taken = says.textContent().replaceAll(",.*", "");
+        page.locator("#height-save").click();
+        assertThat(page.getByText("The height is kept, and the promises judged by it.")).isVisible();
+        assertThat(says).containsText(taken);
+        assertThat(page.locator("#height-save")).isDisabled();
     }
 
     /** Keeps the still and taps every point in it: the first by keys, the others under the glass. */

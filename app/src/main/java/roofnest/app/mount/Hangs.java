@@ -162,9 +162,9 @@ class Hangs {
         return stills.find(householdId, cameraId);
     }
 
-    /** How the stand-in of a camera hangs. */
-    static CameraPose onStandIns(CameraRepository.Record camera) {
-        return HungAskew.of(camera.planned(), camera.id());
+    /** How the stand-in of a camera hangs, before and after it was turned to its plan. */
+    static CameraPose onStandIns(CameraRepository.Record camera, boolean turned) {
+        return turned ? HungAskew.turned(camera.planned(), camera.id()) : HungAskew.of(camera.planned(), camera.id());
     }
 
     /** Whether a still is as wide and high as the lens's picture, or its like. */

@@ -58,9 +58,11 @@ class HangsController {
 
     @GetMapping
     String page(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam(defaultValue = "false") boolean standIns,
-            @RequestParam(defaultValue = "false") boolean screen, Model model) {
+            @RequestParam(defaultValue = "false") boolean screen, Form form, Model model) {
         model.addAttribute("screen", screen);
-        return page(ref, cameraId, standIns, Form.empty(), Optional.empty(), model);
+        Form turned = Form.empty();
+        turned.put("turned", form.raw("turned"));
+        return page(ref, cameraId, standIns, turned, Optional.empty(), model);
     }
 
     @PostMapping("/still")
@@ -174,7 +176,7 @@ class HangsController {
         model.addAttribute("record", record);
         model.addAttribute("base", ref.path() + "/mount/" + cameraId + "/hangs");
         if (frame.facts().plan().isPresent()) {
-            Optional<HangsView.Still> still = standIns ? Optional.of(standIn(frame, record))
+            Optional<HangsView.Still> still = standIns ? Optional.of(standIn(frame, record, form.raw("turned").equals("true")))
                     : hangs.still(ref.id(), cameraId).map(kept -> real(ref, record, kept));
             Optional<PoseReadingRepository.Row> row = hangs.reading(ref.id(), cameraId);
             Optional<PoseReadingRepository.Row> shown = row.filter(kept -> !standIns && form.raw("id1").isEmpty()
@@ -208,9 +210,9 @@ class HangsController {
                 (int) size[0], (int) size[1], Hangs.fits(kept.jpeg(), record.camera().model().lens()));
     }
 
-    private static HangsView.Still standIn(Frame frame, CameraRepository.Record record) {
+    private static HangsView.Still standIn(Frame frame, CameraRepository.Record record, boolean turned) {
         return new HangsView.Still("", HangsView.paths(frame.facts().plan().orElseThrow(), record.camera().model().lens(),
-                Hangs.onStandIns(record)), "", "of a stand-in", record.camera().model().lens().widthPx(),
+                Hangs.onStandIns(record, turned)), "", "of a stand-in", record.camera().model().lens().widthPx(),
                 record.camera().model().lens().heightPx(), true);
     }
 

@@ -40,11 +40,13 @@ import roofnest.core.view.Scene;
  * @param picture the computed picture of the planned pose, as paths
  * @param still what the camera shows
  * @param reading what the taps that were just sent say; empty before any were
+ * @param judged on stand-ins, promises of sight by what was just read; of it nothing is kept
  * @param kept the reading that is on record
  */
 record HangsView(String camera, String planned, int width, int height, String picture, List<Point> points, Optional<Still> still,
         boolean standIns, List<Line> reading, String unsettled, String wrong, List<Line> notes, Optional<Kept> kept,
-        Optional<Turned> turned, List<PictureView.Cell> masked, List<PictureView.ZoneShape> zones, List<Spot> spots) {
+        Optional<Turned> turned, List<PictureView.Cell> masked, List<PictureView.ZoneShape> zones, List<Spot> spots,
+        List<PromiseLine> judged) {
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM yyyy HH:mm", Locale.ENGLISH);
     private static final double SAME_TURN_DEG = 0.05;
 
@@ -112,7 +114,9 @@ record HangsView(String camera, String planned, int width, int height, String pi
                 row.filter(each -> !standIns).map(each -> kept(each, stands, still, planned, zone)),
                 hangs.filter(pose -> isTurned(pose, planned)).map(pose -> turned(frame, record, pose, plan, lens)),
                 PictureView.masked(record.camera()), PictureView.zones(record.camera()),
-                plan.places().stream().map(place -> new Spot(place.id(), place.name())).toList());
+                plan.places().stream().map(place -> new Spot(place.id(), place.name())).toList(),
+                settled.filter(reading -> standIns).map(reading -> sight(frame, frame.judge().again(frame.facts().withCamera(
+                        record.camera().hanging(reading.pose(), reading.spread()))), record.id())).orElse(List.of()));
     }
 
     private static Kept kept(PoseReadingRepository.Row row, boolean stands, Optional<Still> still, CameraPose planned, ZoneId zone) {

@@ -249,7 +249,7 @@ class HangsTest {
         assertThat(page.text()).contains("On stand-ins").doesNotContain("What is read replaces the planned pose");
         assertThat(page(base).text()).contains("What is read replaces the planned pose");
         MockHttpServletRequestBuilder request = post(base + "/rehearse").param("version", "0");
-        CameraPose hung = Hangs.onStandIns(record());
+        CameraPose hung = Hangs.onStandIns(record(), false);
         List<Landmark> all = Landmarks.of(plan, PLANNED.onPlan());
         Projection projection = new Projection(lens, hung);
         page.select("li[data-point]").stream().limit(7).forEach(point -> {

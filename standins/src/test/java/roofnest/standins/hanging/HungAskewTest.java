@@ -19,4 +19,15 @@ class HungAskewTest {
             }
         }
     }
+
+    @Test
+    void turned_by_hand_it_looks_nearly_as_planned_from_where_it_hangs() {
+        CameraPose planned = new CameraPose(1, 2, 2.4, 359.9, 12);
+        for (long seed = 0; seed < 200; seed++) {
+            CameraPose turned = HungAskew.turned(planned, seed);
+            assertThat(turned.lens()).isEqualTo(HungAskew.of(planned, seed).lens());
+            assertThat(Math.abs(Math.IEEEremainder(turned.headingDeg() - planned.headingDeg(), 360))).isLessThan(0.41);
+            assertThat(Math.abs(turned.tiltDeg() - planned.tiltDeg())).isLessThan(0.41);
+        }
+    }
 }
