@@ -119,6 +119,7 @@ final class ModelForm {
                         number("/power/warnPercent", "Warns at, %"), number("/power/panelW", "Panel, W"),
                         number("/power/leadM", "Lead, m"), number("/power/leadMm2", "Its wires, mm² each"),
                         number("/power/leastVolts", "Works from, V at the camera"),
+                        leftOut("/power/adapterMa", "Its adapter gives, mA", Type.WHOLE_OR_LEFT_OUT, "empty: not known"),
                         leftOut("/power/bellLeastVolts", "On a bell’s wires from, V AC", Type.WHOLE_OR_LEFT_OUT, "empty: it takes none"),
                         leftOut("/power/bellMostVolts", "to, V AC", Type.WHOLE_OR_LEFT_OUT, "empty: it takes none"),
                         leftOut("/power/bellLeastVa", "Wants of the supply, VA", Type.WHOLE_OR_LEFT_OUT, "empty: it takes none"))),

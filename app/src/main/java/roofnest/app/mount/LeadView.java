@@ -31,9 +31,8 @@ import roofnest.core.spots.PackInstead;
  *
  * @param none why there is no way; empty where there is one
  * @param steps of the first way, in words
- * @param plan the plan about the first way, with the way drawn on it
  */
-record LeadView(List<Way> ways, String none, List<String> steps, List<String> cautions, Optional<Pack> pack, Optional<OnPlan> plan) {
+record LeadView(List<Way> ways, String none, List<String> steps, List<String> cautions, Optional<Pack> pack) {
     /** Shorter pieces are bends and no steps, metres. */
     private static final double LEAST_M = 0.06;
     /** Shown round the way on the plan, metres. */
@@ -49,10 +48,10 @@ record LeadView(List<Way> ways, String none, List<String> steps, List<String> ca
             ElevationView.Spot camera) {}
 
     static LeadView none(String why, Optional<PackInstead> pack) {
-        return new LeadView(List.of(), why, List.of(), List.of(), pack.map(LeadView::pack), Optional.empty());
+        return new LeadView(List.of(), why, List.of(), List.of(), pack.map(LeadView::pack));
     }
 
-    static LeadView of(HousePlan plan, CableNet net, Camera camera, Optional<PackInstead> pack, Optional<Footing> footing) {
+    static LeadView of(CableNet net, Camera camera, Optional<PackInstead> pack) {
         PowerSpec power = camera.model().power();
         Map<List<Leg>, CableWay> found = new LinkedHashMap<>();
         net.toGo(camera.pose(), power).ifPresent(way -> found.put(way.legs(), way));
@@ -64,7 +63,7 @@ record LeadView(List<Way> ways, String none, List<String> steps, List<String> ca
         }
         CableWay first = found.values().iterator().next();
         return new LeadView(found.values().stream().map(way -> row(way, power)).toList(), "", steps(first), cautions(first, camera),
-                pack.map(LeadView::pack), Optional.of(onPlan(plan, first, footing, camera)));
+                pack.map(LeadView::pack));
     }
 
     private static Way row(CableWay way, PowerSpec power) {
@@ -156,16 +155,28 @@ record LeadView(List<Way> ways, String none, List<String> steps, List<String> ca
         if (way.socketOutdoors()) {
             cautions.add("An outdoor socket is for the plug of an adapter that may be outdoors, with its lid shut over it.");
         }
-        cautions.add("The adapter gives " + Numbers.plain(camera.model().power().packVolts()) + " V and "
-                + Numbers.fixed(camera.model().power().mostMa() / 1000, 2) + " A or more, as its label says; adapter and joints stay dry.");
+        cautions.add(adapter(camera.model().power()) + " Adapter and joints stay dry.");
         return cautions;
     }
 
-    private static OnPlan onPlan(HousePlan plan, CableWay way, Optional<Footing> footing, Camera camera) {
+    /** What it takes at most against what its adapter gives. */
+    private static String adapter(PowerSpec power) {
+        String takes = "With its light on it takes up to " + Numbers.fixed(power.mostMa() / 1000, 2) + " A at "
+                + Numbers.plain(power.packVolts()) + " V";
+        if (power.adapterMa() == null) {
+            return takes + ": look at the adapter’s label whether it gives that.";
+        }
+        String gives = "its adapter gives " + Numbers.fixed(power.adapterMa() / 1000, 2) + " A";
+        return power.adapterMa() < power.mostMa() ? takes + "; " + gives + ", which is too little: bring one that gives more."
+                : takes + "; " + gives + ".";
+    }
+
+    /** The plan about a camera, with the way to go of its lead and where one stands to reach it. */
+    static OnPlan onPlan(HousePlan plan, Optional<CableWay> way, Optional<Footing> footing, Camera camera) {
         StringBuilder inside = new StringBuilder();
         StringBuilder outside = new StringBuilder();
         double[] box = {camera.pose().xM(), camera.pose().yM(), camera.pose().xM(), camera.pose().yM()};
-        for (Leg leg : way.legs()) {
+        for (Leg leg : way.map(CableWay::legs).orElse(List.of())) {
             List<PlanPoint> points = leg.points().stream().map(point -> new PlanPoint(point.xM(), point.yM())).toList();
             points.forEach(point -> stretch(box, point));
             (leg.indoors() ? inside : outside).append(Svg.line(points));
@@ -178,7 +189,8 @@ record LeadView(List<Way> ways, String none, List<String> steps, List<String> ca
         Storey storey = plan.storeys().stream().filter(each -> each.floorM() <= camera.pose().heightM())
                 .max(java.util.Comparator.comparingDouble(Storey::floorM)).orElse(plan.storeys().get(0));
         return new OnPlan(PlanDrawing.of(plan, storey, box), inside.toString(), outside.toString(),
-                way.bores().stream().map(bore -> new ElevationView.Spot(bore.to().xM(), -bore.to().yM(), "")).toList(),
+                way.map(CableWay::bores).orElse(List.of()).stream().map(bore -> new ElevationView.Spot(bore.to().xM(), -bore.to().yM(), ""))
+                        .toList(),
                 footing.map(foot -> new ElevationView.Spot(foot.foot().xM(), -foot.foot().yM(),
                         foot.climb() == Climb.LADDER ? "ladder" : "steps")),
                 new ElevationView.Spot(camera.pose().xM(), -camera.pose().yM(), camera.name()));

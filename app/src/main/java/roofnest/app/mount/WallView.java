@@ -21,9 +21,11 @@ import roofnest.core.spots.PackInstead;
  *
  * @param elevation empty where it hangs on no wall; the heights then too
  * @param lead empty for a camera with a pack
+ * @param plan about it, where there is a lead or something to stand on to be shown
  * @param others the other faces of the house, small
  */
-record WallView(Optional<ElevationView> elevation, Optional<HeightsView> heights, Optional<LeadView> lead, List<ElevationView> others) {
+record WallView(Optional<ElevationView> elevation, Optional<HeightsView> heights, Optional<LeadView> lead, Optional<LeadView.OnPlan> plan,
+        List<ElevationView> others) {
     private static final double TOP_CLEAR_M = 0.1;
 
     static WallView of(Frame frame, CameraRepository.Record record, House house, List<DeviceModel> models) {
@@ -40,9 +42,11 @@ record WallView(Optional<ElevationView> elevation, Optional<HeightsView> heights
                 HeightsView.columns(study.orElseThrow())));
         Optional<HeightsView> heights = study.map(weighed -> HeightsView.of(weighed, frame.facts().practice().of(Figure.OUT_OF_REACH),
                 elevation.orElseThrow().px()));
-        Optional<LeadView> lead = mains ? Optional.of(LeadView.of(house.plan(), net, camera,
-                PackInstead.of(frame.judge(), frame.facts(), camera, models), footing)) : Optional.empty();
-        return new WallView(elevation, heights, lead, Facade.outside(house.plan(), house.crossings().shell(), house.ground()).stream()
-                .map(face -> ElevationView.small(frame, face, house.plan().trueNorthDeg())).toList());
+        Optional<LeadView> lead = mains ? Optional.of(LeadView.of(net, camera,
+                PackInstead.of(frame.judge(), frame.facts(), camera, models))) : Optional.empty();
+        return new WallView(elevation, heights, lead, way.isPresent() || footing.isPresent()
+                ? Optional.of(LeadView.onPlan(house.plan(), way, footing, camera)) : Optional.empty(),
+                Facade.outside(house.plan(), house.crossings().shell(), house.ground()).stream()
+                        .map(face -> ElevationView.small(frame, face, house.plan().trueNorthDeg())).toList());
     }
 }

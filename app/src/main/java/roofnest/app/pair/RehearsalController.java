@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.ResponseBody;
 import roofnest.app.web.Says;
 import roofnest.app.firm.Staff;
 import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.CameraRepository;
 import roofnest.app.records.HouseholdRef;
 
 /** The rehearsal room: set exercises, the run on stand-ins, and the debrief. */
@@ -24,11 +25,13 @@ class RehearsalController {
 
     private final Rehearsals rehearsals;
     private final HouseholdRepository households;
+    private final CameraRepository cameras;
     private final Clock clock;
 
-    RehearsalController(Rehearsals rehearsals, HouseholdRepository households, Clock clock) {
+    RehearsalController(Rehearsals rehearsals, HouseholdRepository households, CameraRepository cameras, Clock clock) {
         this.rehearsals = rehearsals;
         this.households = households;
+        this.cameras = cameras;
         this.clock = clock;
     }
 
@@ -37,6 +40,7 @@ class RehearsalController {
         model.addAttribute("room",
                 RoomView.of(rehearsals.exercises(), rehearsals.results(staff), rehearsals.openOf(staff, MOST_OPEN), staff.id(),
                         clock.getZone()));
+        model.addAttribute("walls", cameras.onWalls(staff.firmId(), MOST_OPEN));
         return "rehearsals";
     }
 

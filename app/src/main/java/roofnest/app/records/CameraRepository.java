@@ -116,6 +116,22 @@ public class CameraRepository implements Archive {
         return all;
     }
 
+    /** A camera on the plan of a house that the firm still works at. */
+    public record OnWall(long householdId, String household, long cameraId, String camera) {}
+
+    /** Cameras of a firm's houses that have a plan and are not handed over, the latest houses first, one of each. */
+    public List<OnWall> onWalls(long firmId, int most) {
+        return jdbc.sql("""
+            select distinct on (h.id) h.id, h.name, c.id as camera_id, c.name as camera
+            from household h join camera c on c.household_id = h.id and c.removed_at is null
+            where h.firm_id = :firm and h.plan is not null and h.archived_at is null and h.handed_over_at is null
+            order by h.id desc, c.id
+            limit :most
+            """).param("firm", firmId).param("most", most)
+                .query((row, n) -> new OnWall(row.getLong("id"), row.getString("name"), row.getLong("camera_id"), row.getString("camera")))
+                .list();
+    }
+
     public List<Record> records(long householdId) {
         return jdbc.sql(SELECT + "where household_id = :householdId and removed_at is null order by id")
                 .param("householdId", householdId)

@@ -216,4 +216,14 @@ class HangRunTest {
         assertThat(page(true).select(".run-done").text()).contains("Given up before the end", "would have sagged overnight",
                 "it was not noticed");
     }
+
+    @Test
+    void the_rehearsal_room_leads_to_walls_of_the_firms_own_houses() throws Exception {
+        Document room = Jsoup.parse(mvc.perform(get("/rehearsals").with(user(ref.staff()))).andReturn().getResponse().getContentAsString());
+        assertThat(room.select("#hanging a").eachAttr("href")).contains(base() + "?standIns=true")
+                .noneMatch(href -> href.contains("/households/" + demo.household("Peverell") + "/"));
+        Document other = Jsoup.parse(mvc.perform(get("/rehearsals").with(user(demo.staff("petra")))).andReturn().getResponse()
+                .getContentAsString());
+        assertThat(other.select("#hanging a").eachAttr("href")).noneMatch(href -> href.contains("/households/" + ref.id() + "/"));
+    }
 }

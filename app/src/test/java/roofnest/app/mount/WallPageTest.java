@@ -77,6 +77,8 @@ class WallPageTest {
         assertThat(wall.select(".lead-steps li").eachText()).anySatisfy(step -> assertThat(step).contains("bit of 560 mm or more",
                 "falling 44 mm to the outside"));
         assertThat(wall.select(".pack-instead").text()).contains("on its pack", "left at its lowest in the bad year");
+        assertThat(wall.select("#lead").text()).contains("A at 12 V; its adapter gives 2.00 A.");
+        assertThat(wall.select("#on-plan .foot-mark")).as("steps at 2.60 m").hasSize(1);
         assertThat(wall.select(".faces figure")).as("of house and shed").hasSize(8);
     }
 

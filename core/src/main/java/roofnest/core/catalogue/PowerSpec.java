@@ -12,6 +12,7 @@ import roofnest.core.lang.Require;
  * @param leadM length of the lead that comes with a mains model, metres
  * @param leadMm2 copper of each of its two wires, square millimetres; absent means 0.5
  * @param leastVolts at the camera with which a mains model still works; absent means 92 % of what is at the plug, down to a hundredth
+ * @param adapterMa that the adapter of a mains model gives, milliamperes; absent where its label is not known
  * @param bellLeastVolts and {@code bellMostVolts}: between which it runs on a bell's own wires, volts of alternating current; absent for
  *     one that takes none
  * @param bellLeastVa that their supply gives at least, volt-amperes
@@ -19,7 +20,7 @@ import roofnest.core.lang.Require;
 public record PowerSpec(
         double capacityMah, double packVolts, double standbyMa, double recordMa, double liveMa, double lightMa,
         double warnPercent, double panelW, double leadM, Double leadMm2, Double leastVolts,
-        Double bellLeastVolts, Double bellMostVolts, Double bellLeastVa) {
+        Double bellLeastVolts, Double bellMostVolts, Double bellLeastVa, Double adapterMa) {
     private static final double USUAL_MM2 = 0.5;
     private static final double LEAST_SHARE = 0.92;
     /** Resistivity of copper at 20 °C, Ω·mm²/m. */
@@ -39,6 +40,9 @@ public record PowerSpec(
         Require.inRange("lead's wire in square millimetres", leadMm2, 0.1, 10);
         leastVolts = leastVolts == null ? Math.floor(LEAST_SHARE * packVolts * 100) / 100 : leastVolts;
         Require.inRange("least volts at the camera", leastVolts, 0.5, packVolts);
+        if (adapterMa != null) {
+            Require.inRange("adapter in mA", adapterMa, 1, 20_000);
+        }
         if (bellLeastVolts == null != (bellMostVolts == null) || bellLeastVolts == null != (bellLeastVa == null)) {
             throw new IllegalArgumentException("what it wants of a bell’s wires is said whole: volts from, volts to, and volt-amperes");
         }
@@ -52,7 +56,7 @@ public record PowerSpec(
     /** With the usual lead. */
     public PowerSpec(double capacityMah, double packVolts, double standbyMa, double recordMa, double liveMa, double lightMa,
             double warnPercent, double panelW, double leadM) {
-        this(capacityMah, packVolts, standbyMa, recordMa, liveMa, lightMa, warnPercent, panelW, leadM, null, null, null, null, null);
+        this(capacityMah, packVolts, standbyMa, recordMa, liveMa, lightMa, warnPercent, panelW, leadM, null, null, null, null, null, null);
     }
 
     /** Volts lost in both wires of a lead: {@code 2 L ρ/A I}. */

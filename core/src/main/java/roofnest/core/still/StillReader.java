@@ -94,7 +94,9 @@ public final class StillReader {
         if (onOneLine(taps)) {
             return unsettled("The points lie on one line, so that the camera could be turned about it.", taps);
         }
-        List<Fit> fits = fits(taps);
+        // Taps that do not fit from where the camera is planned are mostly tapped wrong: the dear search for other poses comes after that.
+        List<Fit> near = fits(taps, List.of(planned, overturned(planned)));
+        List<Fit> fits = isSuspect(near) ? near : fits(taps);
         boolean mirrored = false;
         if (isSuspect(fits)) {
             List<Tap> turned = taps.stream().map(this::mirrored).toList();
@@ -119,6 +121,9 @@ public final class StillReader {
                 fits = fits(suspicions.get(0).fit().taps());
                 wrong = suspicions.get(0).wrong();
             }
+        }
+        if (isSuspect(fits) && !mirrored && wrong == null) {
+            fits = fits(taps);
         }
         if (fits.isEmpty() || left(fits.get(0)) > MOST_LEFT_SHARE * lens.widthPx()) {
             return unsettled("The points do not fit together" + (fits.isEmpty() ? "" : ": they lie "
@@ -165,9 +170,13 @@ public final class StillReader {
 
     /** The minima that the starts lead to, the best first, each once. */
     private List<Fit> fits(List<Tap> taps) {
+        return fits(taps, starts(taps));
+    }
+
+    private List<Fit> fits(List<Tap> taps, List<CameraPose> starts) {
         Resection resection = new Resection(lens, taps, false);
         List<Fit> found = new ArrayList<>();
-        for (CameraPose start : starts(taps)) {
+        for (CameraPose start : starts) {
             resection.from(start).filter(solved -> found.stream().noneMatch(fit -> !isOther(fit.solved().pose(), solved.pose())
                     && fit.solved().sumOfSquares() <= solved.sumOfSquares())).ifPresent(solved -> found.add(new Fit(taps, solved)));
         }

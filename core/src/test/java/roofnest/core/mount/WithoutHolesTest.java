@@ -96,7 +96,7 @@ class WithoutHolesTest {
         assertThat(wires(20, 16, BellWires.Chime.NONE).feed(Catalogue.shipped().get("dunmark-post").power()).why())
                 .contains("takes no bell wires");
         assertThatThrownBy(() -> wires(Double.NaN, 1, BellWires.Chime.NONE)).isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() -> new PowerSpec(1, 3.7, 1, 1, 1, 1, 1, 1, 1, null, null, 16.0, null, null))
+        assertThatThrownBy(() -> new PowerSpec(1, 3.7, 1, 1, 1, 1, 1, 1, 1, null, null, 16.0, null, null, null))
                 .hasMessageContaining("said whole");
     }
 
