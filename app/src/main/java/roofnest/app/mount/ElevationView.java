@@ -24,11 +24,11 @@ import roofnest.core.plan.SpacePoint;
  * The face of the house that a camera hangs on, as drawn: hundredths of a metre, downwards.
  *
  * @param px of the drawing that one pixel of its usual size is
- * @param heightPx of its usual size
+ * @param wide whether it stands above its curves and not beside them
  */
 record ElevationView(String viewBox, double x, double y, double width, double height, double px, List<Shape> sheets, List<Shape> openings,
         String ground, List<Lead> lead, String clips, List<Spot> holes, Optional<Spot> socket, List<Spot> cameras, Spot hang, Ladder ladder,
-        String title, boolean indoors) {
+        String title, boolean indoors, boolean wide) {
     /** Of the drawing in pixels where there is room. */
     static final double SHOWN_PX = 420;
     /** Shown to the left and the right of the camera, metres. */
@@ -36,6 +36,8 @@ record ElevationView(String viewBox, double x, double y, double width, double he
     private static final double MOST_ASIDE_M = 7;
     private static final double PAGE_PX = 1190;
     private static final double GAP_PX = 8;
+    /** More curves than these stand below the wall. */
+    private static final int MOST_BESIDE = 8;
     private static final double ABOVE_M = 1.2;
     private static final double LEAST_TOP_M = 4;
     private static final double MARGIN_M = 0.35;
@@ -62,8 +64,9 @@ record ElevationView(String viewBox, double x, double y, double width, double he
         double high = Math.min(facade.highM() + MARGIN_M, Math.max(camera.pose().heightM() + ABOVE_M, foot + LEAST_TOP_M));
         double px = (high - low) * HUNDRED / SHOWN_PX;
         // As much of the face as the curves leave room for.
-        double aside
-                = Math.max(LEAST_ASIDE_M, Math.min(MOST_ASIDE_M, (PAGE_PX - curves * (HeightsView.WIDTH_PX + GAP_PX)) * px / HUNDRED / 2));
+        boolean wide = curves > MOST_BESIDE;
+        double aside = wide ? MOST_ASIDE_M
+                : Math.max(LEAST_ASIDE_M, Math.min(MOST_ASIDE_M, (PAGE_PX - curves * (HeightsView.WIDTH_PX + GAP_PX)) * px / HUNDRED / 2));
         double left = Math.max(facade.leftM() - MARGIN_M, hang.acrossM() - aside);
         double right = Math.min(facade.rightM() + MARGIN_M, hang.acrossM() + aside);
         List<Shape> sheets = facade.sheets().stream()
@@ -91,7 +94,7 @@ record ElevationView(String viewBox, double x, double y, double width, double he
                 "Looking " + Compass.of(facade.outDeg() + 180 - house.plan().trueNorthDeg()) + " at the "
                         + (facade.indoors() ? "wall of the room"
                                 : "outside wall"),
-                facade.indoors());
+                facade.indoors(), wide);
     }
 
     /** Drawn small: the face alone with what hangs on it. */
@@ -113,7 +116,7 @@ record ElevationView(String viewBox, double x, double y, double width, double he
                 path(earth) + "Z", List.of(), "", List.of(), Optional.empty(),
                 frame.cameras().stream().filter(camera -> facade.shows(camera.camera().pose().lens()))
                         .map(camera -> spot(facade.at(camera.camera().pose().lens()), camera.camera().name())).toList(),
-                new Spot(0, 0, ""), new Ladder("", ""), "Facing " + Compass.of(facade.outDeg() - northDeg), false);
+                new Spot(0, 0, ""), new Ladder("", ""), "Facing " + Compass.of(facade.outDeg() - northDeg), false, false);
     }
 
     private static List<Lead> lead(Facade facade, CableWay way) {
