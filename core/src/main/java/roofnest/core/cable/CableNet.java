@@ -149,9 +149,9 @@ public final class CableNet {
             graph.addVertex(origin);
             Faces faces = new Faces(plan, shell, ground);
             Map<String, NavigableSet<Double>> levels = new HashMap<>();
-            plan.storeys().forEach(storey -> levels.put(storey.id(), faces.levels(storey)));
+            plan.walls().forEach(wall -> levels.put(wall.id(), faces.levels(wall)));
             for (List<Column> row : faces.rows()) {
-                List<Line> round = row.stream().map(column -> line(column, levels.get(column.wall().storey()))).toList();
+                List<Line> round = row.stream().map(column -> line(column, levels.get(column.wall().id()))).toList();
                 for (int i = 0; i < round.size(); i++) {
                     beside(round.get(i), round.get((i + 1) % round.size()));
                 }

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -176,31 +177,32 @@ final class Faces {
             stops.add(opening.atM() - ROUND_M);
             stops.add(opening.atM() + opening.widthM() + ROUND_M);
         }
-        plan.ofKind(Thing.Kind.SOCKET).filter(socket -> Segments.distanceM(socket.at(), wall.from(), wall.to()) < SOCKET_AT_M
-                + wall.thicknessM() / 2).forEach(socket -> {
-                    double along = clamped(along(wall, socket.at()), wall);
-                    // Beside it too: nothing is drilled above or below a socket.
-                    stops.addAll(List.of(along, along - HOLE_BESIDE_M, along + HOLE_BESIDE_M));
-                });
+        socketsAt(wall).forEach(socket -> {
+            double along = clamped(along(wall, socket.at()), wall);
+            // Beside it too: nothing is drilled above or below a socket.
+            stops.addAll(List.of(along, along - HOLE_BESIDE_M, along + HOLE_BESIDE_M));
+        });
         return stops;
     }
 
-    /** Heights at which a way may lie, metres above the plan's ground, the same for all faces of a storey. */
-    NavigableSet<Double> levels(Storey storey) {
+    /** Heights at which a way may lie, metres above the plan's ground: some at every wall, those of its own openings and sockets. */
+    NavigableSet<Double> levels(Wall wall) {
         TreeMap<Long, Double> levels = new TreeMap<>();
+        double floor = plan.baseM(wall);
         for (double over : new double[] {0.3, 1.2, 2.2}) {
-            keep(levels, storey.floorM() + over);
+            keep(levels, floor + over);
         }
-        for (Wall wall : plan.walls()) {
-            if (wall.storey().equals(storey.id())) {
-                wall.openings().forEach(opening -> {
-                    keep(levels, storey.floorM() + opening.sillM() - ROUND_M);
-                    keep(levels, storey.floorM() + opening.headM() + ROUND_M);
-                });
-            }
-        }
-        plan.ofKind(Thing.Kind.SOCKET).forEach(socket -> keep(levels, socket.heightM()));
+        wall.openings().forEach(opening -> {
+            keep(levels, floor + opening.sillM() - ROUND_M);
+            keep(levels, floor + opening.headM() + ROUND_M);
+        });
+        socketsAt(wall).forEach(socket -> keep(levels, socket.heightM()));
         return new TreeSet<>(levels.values());
+    }
+
+    private Stream<Thing> socketsAt(Wall wall) {
+        return plan.ofKind(Thing.Kind.SOCKET).filter(socket -> Segments.distanceM(socket.at(), wall.from(), wall.to()) < SOCKET_AT_M
+                + wall.thicknessM() / 2);
     }
 
     private static void keep(Map<Long, Double> levels, double zM) {
