@@ -14,6 +14,7 @@ const AT_ONCE = new RegExp("/(reveal|code|sealed-sheet|network|label|take-sugges
   + "cell|zones|edits)(/|$)");
 /** Pages that are kept as they were last read. None of them ever shows a secret: those are drawn in answers to what is sent. */
 const KEPT = new RegExp("^/households/\\d+/(brief|survey|ready|ready/kit|pair|pair/runs/\\d+|pair/runs/\\d+/steps/[^/]+|mount|tune|share"
+  + "|mount/\\d+/wall|mount/\\d+/run|mount/\\d+/run/steps/[^/]+"
   + "|prove|prove/\\d+/tests/[A-Z_]+|care|visit|day)$");
 const ON_SITE = new RegExp("^/households/\\d+/(pair|mount|prove|survey/readings|survey/cameras/\\d+/readings|care|ready|visit|day|"
   + "brief/notes|tune)");
@@ -111,7 +112,7 @@ async function testToBegin(url, form) {
 
 /** An answer that is still here is taken back here: it is never sent. @returns the page on which it was given */
 function takenBack(url) {
-  const run = url.pathname.match(/^(\/households\/\d+\/pair\/runs\/\d+)\/undo$/);
+  const run = url.pathname.match(/^(\/households\/\d+\/(?:pair\/runs\/\d+|mount\/\d+\/run))\/undo$/);
   return run && alone(async () => {
     const last = (await waiting.getAll()).pop();
     if (!last || !new RegExp(`^${run[1]}/(answer|look-again|fill)$`).test(new URL(last.request.url).pathname)) {
@@ -125,7 +126,7 @@ function takenBack(url) {
 
 /** In a run the step that the answer leads to, as it was taken along; else back to the page. */
 async function next(url, form, referrer) {
-  const run = url.pathname.match(/^(\/households\/\d+\/pair\/runs\/\d+)\/(answer|look-again|fill|still-waiting)$/);
+  const run = url.pathname.match(/^(\/households\/\d+\/(?:pair\/runs\/\d+|mount\/\d+\/run))\/(answer|look-again|fill|still-waiting)$/);
   const back = referrer || "/outbox";
   if (!run || run[2] === "still-waiting") {
     return back;

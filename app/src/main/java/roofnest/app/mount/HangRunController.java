@@ -3,8 +3,10 @@ package roofnest.app.mount;
 import java.io.IOException;
 import java.time.Clock;
 import java.util.Arrays;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
@@ -16,6 +18,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MultipartFile;
 
 import roofnest.app.household.Frame;
@@ -25,6 +28,7 @@ import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.Form;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.Says;
+import roofnest.core.mount.HangScript.Step;
 import roofnest.core.promise.Stage;
 import roofnest.standins.hanging.HangBench.Hidden;
 
@@ -53,6 +57,26 @@ class HangRunController {
         return page(ref, cameraId, standIns, Form.empty(), Optional.empty(), model);
     }
 
+    /** A step as the run would stand at it: a phone takes these pages along for when there is no line. */
+    @GetMapping("/steps/{step}")
+    String ahead(HouseholdRef ref, @PathVariable("camera") long cameraId, @PathVariable String step, Model model) {
+        HangRuns.Open open = going(ref, cameraId);
+        Step there = open.script().steps().stream().filter(each -> each.slug().equals(step)).findFirst().orElseThrow(NoSuchPage::new);
+        model.addAttribute("ahead", there);
+        return page(ref, cameraId, false, Form.empty(), Optional.empty(), model);
+    }
+
+    /** Where each answer leads, for a phone that goes on without a line. */
+    @GetMapping("/along")
+    @ResponseBody
+    Map<String, Map<String, String>> along(HouseholdRef ref, @PathVariable("camera") long cameraId) {
+        return going(ref, cameraId).script().ways();
+    }
+
+    private HangRuns.Open going(HouseholdRef ref, long cameraId) {
+        return runs.open(ref.id(), cameraId, false).filter(open -> !open.ended()).orElseThrow(NoSuchPage::new);
+    }
+
     @PostMapping("/begin")
     @Says("It has begun. Every step is kept; whoever opens this page goes on from here.")
     String begin(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam(defaultValue = "false") boolean standIns, Form form,
@@ -69,7 +93,7 @@ class HangRunController {
             Model model) {
         OptionalDouble dbm = form.raw("dbm").isBlank() ? OptionalDouble.empty()
                 : OptionalDouble.of(form.decimal("dbm", "the signal, as −63,", LEAST_DBM, MOST_DBM, "dBm"));
-        int seen = form.whole("seen", "how many steps there were", 0, Integer.MAX_VALUE, "steps");
+        OptionalInt seen = seen(form);
         @SuppressWarnings("unchecked")
         Optional<String>[] against = new Optional[] {Optional.empty()};
         boolean taken
@@ -82,7 +106,7 @@ class HangRunController {
     @PostMapping("/undo")
     String undo(HouseholdRef ref, @PathVariable("camera") long cameraId, @RequestParam(defaultValue = "false") boolean standIns, Form form,
             Model model) {
-        int seen = form.whole("seen", "how many steps there were", 0, Integer.MAX_VALUE, "steps");
+        OptionalInt seen = seen(form);
         boolean undone = form.save("answer", () -> runs.undo(ref, cameraId, standIns, seen));
         return undone ? back(ref, cameraId, standIns) : page(ref, cameraId, standIns, form, Optional.empty(), model);
     }
@@ -109,6 +133,12 @@ class HangRunController {
                 .body(photos.find(ref.id(), cameraId).orElseThrow(NoSuchPage::new).jpeg());
     }
 
+    /** How many steps the page knew of; empty from a page that was taken along. */
+    private static OptionalInt seen(Form form) {
+        return form.raw("seen").isBlank() ? OptionalInt.empty()
+                : OptionalInt.of(form.whole("seen", "how many steps there were", 0, Integer.MAX_VALUE, "steps"));
+    }
+
     private static String back(HouseholdRef ref, long cameraId, boolean standIns) {
         return "redirect:" + ref.path() + "/mount/" + cameraId + "/run" + (standIns ? "?standIns=true" : "");
     }
@@ -126,7 +156,8 @@ class HangRunController {
         model.addAttribute("notThere", HangRuns.notThere(frame.judged(), record.camera()).orElse(""));
         model.addAttribute("faults", Hidden.values());
         model.addAttribute("run",
-                runs.open(ref.id(), cameraId, standIns).map(open -> HangRunView.of(frame, record, open, photo)).orElse(null));
+                runs.open(ref.id(), cameraId, standIns).map(open -> HangRunView.of(frame, record, open, photo,
+                Optional.ofNullable((Step) model.getAttribute("ahead")))).orElse(null));
         return "hang-run";
     }
 }

@@ -23,26 +23,28 @@ import roofnest.core.radio.LinkBudget;
  *
  * @param lines what to do at this step
  * @param events how many the page knows of
+ * @param ahead whether it is drawn for a phone without a line, at a step that may follow
  * @param bench what shows on the stand-in; empty in a real run
  * @param debrief of a rehearsal that ended
  */
 record HangRunView(String step, String title, List<String> lines, List<Link> links, List<Reply> answers, int events, boolean asksSignal,
         boolean asksPhoto, boolean canUndo, String kept, List<String> history, boolean ended, boolean standIns, Optional<String> bench,
-        Optional<String> debrief, int at, int of) {
+        Optional<String> debrief, boolean ahead) {
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
 
     record Link(String words, String path) {}
 
     record Reply(String id, String label, int key) {}
 
-    static HangRunView of(Frame frame, CameraRepository.Record record, HangRuns.Open open, boolean photo) {
+    static HangRunView of(Frame frame, CameraRepository.Record record, HangRuns.Open now, boolean photo,
+            Optional<Step> ahead) {
+        HangRuns.Open open = ahead.map(now::at).orElse(now);
         Step step = open.state().step();
         List<Reply> answers = new ArrayList<>();
         if (!open.ended()) {
             open.script().answers(step).forEach(answer -> answers.add(new Reply(answer.id(), answer.label(), answers.size() + 1)));
         }
         boolean standIns = open.run().onStandIns();
-        List<Step> order = open.script().steps();
         boolean keeps = !standIns && !open.state().answered().isEmpty()
                 && List.of(Step.FOOT, Step.HOLD).contains(open.state().answered().get(open.state().answered().size() - 1).step());
         return new HangRunView(step.slug(), step.title(), lines(frame, record, open), links(frame, record, step, standIns), answers,
@@ -53,7 +55,7 @@ record HangRunView(String step, String title, List<String> lines, List<Link> lin
                 history(open), open.ended(), standIns,
                 open.bench().filter(bench -> !open.ended()).map(bench -> bench.shows(step, open.state().answered())
                         + (step == Step.HOLD ? heard(frame, record.camera()) : "")),
-                open.bench().filter(bench -> open.ended()).map(bench -> debrief(open)), order.indexOf(step) + 1, order.size());
+                open.bench().filter(bench -> open.ended()).map(bench -> debrief(open)), ahead.isPresent());
     }
 
     private static String debrief(HangRuns.Open open) {

@@ -3,6 +3,7 @@ package roofnest.app.mount;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.function.Supplier;
 
 import org.springframework.stereotype.Service;
@@ -68,6 +69,11 @@ class HangRuns {
         boolean ended() {
             return run.endedAt().isPresent();
         }
+
+        /** As it would stand at another step. */
+        Open at(Step step) {
+            return new Open(run, script, new HangScript.State(step, state.answered()), rows, bench);
+        }
     }
 
     Optional<Open> open(long householdId, long cameraId, boolean standIns) {
@@ -130,30 +136,30 @@ class HangRuns {
     /**
      * Takes an answer.
      *
-     * @param seen how many events the page knew
+     * @param seen how many events the page knew; empty from a page that was taken along, which is known by its step alone
      * @param dbm read at the spot, if any was
      * @return what the stand-in shows against it; empty when it was taken
      */
-    Optional<String> answer(HouseholdRef ref, long cameraId, boolean standIns, String stepSlug, String answerId, int seen,
+    Optional<String> answer(HouseholdRef ref, long cameraId, boolean standIns, String stepSlug, String answerId, OptionalInt seen,
             OptionalDouble dbm) {
         return standIns ? changes.aside(ref.id(), () -> rehearsed(ref, cameraId, stepSlug, answerId, seen))
                 : changes.make(ref, Stage.MOUNT, () -> real(ref, cameraId, stepSlug, answerId, seen, dbm));
     }
 
-    private Optional<String> rehearsed(HouseholdRef ref, long cameraId, String stepSlug, String answerId, int seen) {
+    private Optional<String> rehearsed(HouseholdRef ref, long cameraId, String stepSlug, String answerId, OptionalInt seen) {
         Open open = going(ref, cameraId, true, seen);
         Answer answer = asked(open, stepSlug, answerId);
         Step step = open.state().step();
         HangBench bench = open.bench().orElseThrow();
         boolean against = bench.against(step, answerId, open.state().answered());
-        runs.answered(open.run().id(), seen + 1, step, answerId, against, "", ref.by());
+        runs.answered(open.run().id(), open.rows().size() + 1, step, answerId, against, "", ref.by());
         if (!against && answer.next() == Step.DONE) {
             runs.end(open.run().id());
         }
         return against ? Optional.of(bench.shows(step, open.state().answered())) : Optional.empty();
     }
 
-    private Optional<String> real(HouseholdRef ref, long cameraId, String stepSlug, String answerId, int seen, OptionalDouble dbm) {
+    private Optional<String> real(HouseholdRef ref, long cameraId, String stepSlug, String answerId, OptionalInt seen, OptionalDouble dbm) {
         Open open = going(ref, cameraId, false, seen);
         Answer answer = asked(open, stepSlug, answerId);
         Step step = open.state().step();
@@ -188,7 +194,7 @@ class HangRuns {
                 // Only that it was answered is kept.
             }
         }
-        runs.answered(open.run().id(), seen + 1, step, answerId, false, note, ref.by());
+        runs.answered(open.run().id(), open.rows().size() + 1, step, answerId, false, note, ref.by());
         if (answer.next() == Step.DONE) {
             requireJoined(record);
             cameras.markMounted(ref.id(), cameraId);
@@ -215,13 +221,13 @@ class HangRuns {
         return standIns ? changes.aside(ref.id(), work) : changes.unjudged(ref, Stage.MOUNT, work);
     }
 
-    void undo(HouseholdRef ref, long cameraId, boolean standIns, int seen) {
+    void undo(HouseholdRef ref, long cameraId, boolean standIns, OptionalInt seen) {
         work(ref, standIns, () -> {
             Open open = going(ref, cameraId, standIns, seen);
             if (open.state().answered().isEmpty()) {
                 throw new Conflict("Nothing was answered yet.");
             }
-            runs.undone(open.run().id(), seen + 1, ref.by());
+            runs.undone(open.run().id(), open.rows().size() + 1, ref.by());
             return null;
         });
     }
@@ -249,10 +255,10 @@ class HangRuns {
         }
     }
 
-    private Open going(HouseholdRef ref, long cameraId, boolean standIns, int seen) {
+    private Open going(HouseholdRef ref, long cameraId, boolean standIns, OptionalInt seen) {
         Open open = open(ref.id(), cameraId, standIns).filter(each -> !each.ended())
                 .orElseThrow(() -> new Conflict("This run is over. Begin another if it is to be hung again."));
-        if (open.rows().size() != seen) {
+        if (seen.isPresent() && open.rows().size() != seen.getAsInt()) {
             throw new Conflict("The run has moved on meanwhile, on another phone or in another window. It now stands at “"
                     + open.state().step().title() + "”.");
         }

@@ -226,4 +226,27 @@ class HangRunTest {
                 .getContentAsString());
         assertThat(other.select("#hanging a").eachAttr("href")).noneMatch(href -> href.contains("/households/" + ref.id() + "/"));
     }
+
+    /** What a phone took along answers by the step alone, and is refused when the run has moved on. */
+    @Test
+    void every_step_can_be_taken_along_and_answered_later() throws Exception {
+        assertThat(mvc.perform(get(base() + "/along").with(user(ref.staff()))).andReturn().getResponse().getStatus())
+                .as("nothing is under way").isEqualTo(404);
+        send("begin");
+        assertThat(page(false).select("section.run").attr("data-along")).isEqualTo(base());
+        String along = mvc.perform(get(base() + "/along").with(user(ref.staff()))).andReturn().getResponse().getContentAsString();
+        assertThat(along).contains("\"day\":{\"calm\":\"foot\"", "\"done\":{}");
+        Document foot = Jsoup.parse(mvc.perform(get(base() + "/steps/foot").with(user(ref.staff()))).andReturn().getResponse()
+                .getContentAsString());
+        assertThat(foot.select("h1").text()).isEqualTo("Look up, and at the ground");
+        assertThat(foot.text()).contains("Without a line");
+        assertThat(foot.select(".answers [name=seen]").val()).isEmpty();
+        assertThat(page(false).select("h1").text()).as("looking ahead answers nothing").isEqualTo("Is it a day to go up");
+        assertThat(mvc.perform(get(base() + "/steps/lead").with(user(ref.staff()))).andReturn().getResponse().getStatus())
+                .as("not in this script").isEqualTo(404);
+        assertThat(send("answer", "step", "foot", "seen", "", "answer", "clear").getStatus()).as("before its turn").isEqualTo(409);
+        assertThat(send("answer", "step", "day", "seen", "", "answer", "calm").getStatus()).isEqualTo(302);
+        assertThat(send("answer", "step", "foot", "seen", "", "answer", "clear").getStatus()).isEqualTo(302);
+        assertThat(page(false).select("h1").text()).isEqualTo("Hold it there");
+    }
 }

@@ -2,6 +2,7 @@ package roofnest.core.mount;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -181,6 +182,17 @@ public final class HangScript {
 
     public Optional<Answer> answer(Step step, String id) {
         return answers(step).stream().filter(answer -> answer.id().equals(id)).findFirst();
+    }
+
+    /** Where each step leads, by its answers; steps by their slugs. */
+    public Map<String, Map<String, String>> ways() {
+        Map<String, Map<String, String>> ways = new LinkedHashMap<>();
+        steps.forEach((step, answers) -> {
+            Map<String, String> from = new LinkedHashMap<>();
+            answers.forEach(answer -> from.put(answer.id(), answer.next().slug()));
+            ways.put(step.slug(), from);
+        });
+        return ways;
     }
 
     /**
