@@ -9,7 +9,9 @@ const ALONG = ["brief", "survey", "ready", "ready/kit", "pair", "mount", "tune",
 
 /** What is kept, by the end of where it is sent. */
 const ACTS = {
-  answer: "An answer in a run", photo: "A photo of a mount", look: "A look at the foot of a ladder", "look-again": "“Not what I see” in a run", "still-waiting": "“Still waiting” in a run",
+  answer: "An answer in a run",
+  photo: "A photo of a mount", look: "A look at the foot of a ladder",
+  "look-again": "“Not what I see” in a run", "still-waiting": "“Still waiting” in a run",
   undo: "“Undo” in a run", fill: "Written down in a run", log: "An entry in the log", seen: "What a test showed",
   hung: "A camera that hangs", still: "A still",
   signature: "The signature", notes: "Notes from the call", readings: "A reading of the signal", remarks: "What was agreed",

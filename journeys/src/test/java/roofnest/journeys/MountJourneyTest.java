@@ -14,13 +14,13 @@ import roofnest.core.catalogue.Catalogue;
 import roofnest.core.catalogue.LensSpec;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.Projection;
+import roofnest.journeys.pages.SurveyPage;
 import roofnest.standins.hanging.HungAskew;
 
 /** A camera that hangs a little off is found out by its own still, turned, and found right. */
 @Journey
 class MountJourneyTest {
     private static final CameraPose PLANNED = new CameraPose(2.4, -0.35, 2.4, 226, 16);
-    private static final CameraPose QUILLER = new CameraPose(11.4, 2, 2.4, 121, 12);
     private static final LensSpec LENS = Catalogue.shipped().get("dunmark-post").lens();
 
     @Test
@@ -50,6 +50,9 @@ class MountJourneyTest {
     @Test
     void a_camera_is_hung_on_stand_ins_found_off_turned_and_found_right(Visit visit) {
         Page page = visit.as("jory").page();
+        SurveyPage board = visit.household("Quiller").survey();
+        CameraPose planned = new CameraPose(figure(board, "x"), figure(board, "y"), figure(board, "height"), figure(board, "heading"),
+                figure(board, "tilt"));
         visit.household("Quiller").mount();
         page.getByText("Rehearse on stand-ins").first().click();
         page.locator("#hidden-fault").selectOption("loose_bracket");
@@ -65,20 +68,24 @@ class MountJourneyTest {
             page.locator("button.answer", new Page.LocatorOptions().setHasText(answer)).click();
         }
         page.getByText("Read its still").click();
-        tappedOnStandIn(page, HungAskew.of(QUILLER, 1));
+        tappedOnStandIn(page, planned, HungAskew.of(planned, 1));
         assertThat(page.locator("#reading dd").nth(2)).containsText("of the plan");
         page.getByText("Turn the stand-in so, and read again").click();
-        tappedOnStandIn(page, HungAskew.turned(QUILLER, 1));
+        tappedOnStandIn(page, planned, HungAskew.turned(planned, 1));
         assertThat(page.locator("#reading .promise.kept", new Page.LocatorOptions().setHasText("read on site")).first()).isVisible();
         page.getByText("Back to the real camera").click();
         assertThat(page.locator("#kept")).hasCount(0);
     }
 
-    private static void tappedOnStandIn(Page page, CameraPose hung) {
+    private static double figure(SurveyPage board, String field) {
+        return Double.parseDouble(board.field(field).replace('−', '-'));
+    }
+
+    private static void tappedOnStandIn(Page page, CameraPose planned, CameraPose hung) {
         StillPicture still = StillPicture.of("weir-steps", LENS, hung);
         Locator points = page.locator("#taps-form li[data-point]");
         for (int i = 0; i < points.count(); i++) {
-            Projection.Pixel at = still.at(points.nth(i).locator("input[type=hidden]").inputValue(), QUILLER);
+            Projection.Pixel at = still.at(points.nth(i).locator("input[type=hidden]").inputValue(), planned);
             points.nth(i).locator("input[type=text]").first().fill(String.valueOf(Math.round(at.x())));
             points.nth(i).locator("input[type=text]").last().fill(String.valueOf(Math.round(at.y())));
         }

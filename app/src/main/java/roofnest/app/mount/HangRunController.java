@@ -157,7 +157,7 @@ class HangRunController {
         model.addAttribute("faults", Hidden.values());
         model.addAttribute("run",
                 runs.open(ref.id(), cameraId, standIns).map(open -> HangRunView.of(frame, record, open, photo,
-                Optional.ofNullable((Step) model.getAttribute("ahead")))).orElse(null));
+                        Optional.ofNullable((Step) model.getAttribute("ahead")))).orElse(null));
         return "hang-run";
     }
 }

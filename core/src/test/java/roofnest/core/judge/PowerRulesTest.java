@@ -22,19 +22,30 @@ import roofnest.core.plan.Wall;
 import roofnest.core.power.Climates;
 import roofnest.core.promise.Finding;
 import roofnest.core.promise.PromiseKey;
+import roofnest.core.catalogue.Catalogue;
+import roofnest.core.catalogue.Practice;
 import roofnest.core.promise.Standing;
 import roofnest.core.view.CameraPose;
 
 /** What a camera is fed with: by its lead, and by the sun on its panel. */
 class PowerRulesTest {
     private static final PromiseKey LEAD = Judging.of("lead");
+    private static final CameraPose ON_THE_WALL = new CameraPose(0, 0, 2.4, 180, 10);
 
     private static HousePlan socketAt(double xM) {
-        return Judging.field(3).withThings(List.of(new Thing("s", "yard socket", Thing.Kind.SOCKET, new PlanPoint(xM, 0), 2.4)));
+        HousePlan field = Judging.field(3);
+        return field.withWalls(List.of(new Wall("long", field.storeys().get(0).id(), new PlanPoint(-1, 0.2), new PlanPoint(155, 0.2),
+                Material.BRICK, 0.2, 2.6, List.of()))).withThings(List.of(new Thing("s", "yard socket", Thing.Kind.SOCKET,
+                        new PlanPoint(xM, 0.1), 2.4)));
+    }
+
+    private static double along(HousePlan plan) {
+        return new House(plan, List.of()).cables(Practice.USUAL).toGo(ON_THE_WALL, Catalogue.shipped().get("tarrowby-turn").power())
+                .orElseThrow().alongM();
     }
 
     private static Finding lead(HousePlan plan) {
-        return Judging.finding(Judging.facts(plan, List.of(), Judging.camera(7, "tarrowby-turn", new CameraPose(0, 0, 2.4, 90, 10))), LEAD);
+        return Judging.finding(Judging.facts(plan, List.of(), Judging.camera(7, "tarrowby-turn", ON_THE_WALL)), LEAD);
     }
 
     @Test
@@ -50,10 +61,12 @@ class PowerRulesTest {
         assertThat(near.remedies()).isEmpty();
         Finding far = lead(socketAt(18));
         assertThat(far.standing()).isEqualTo(Standing.BROKEN);
-        assertThat(far.measured().getAsDouble()).isEqualTo(5 - PowerSpec.dropV((18 + 0.6) * 1.1, 0.5, 0.52), within(1e-9));
-        assertThat(far.reason()).contains("20.5 m of 0.5 mm² from the yard socket", "5 V at the plug", "0.52 A with its light on");
+        assertThat(far.measured().getAsDouble()).isEqualTo(5 - PowerSpec.dropV((along(socketAt(18)) + 0.6) * 1.1, 0.5, 0.52), within(1e-9));
+        assertThat(along(socketAt(18))).as("18 m along one wall").isBetween(18.0, 18.5);
+        assertThat(far.reason()).contains("m of 0.5 mm² from the yard socket", "5 V at the plug", "0.52 A with its light on");
         assertThat(far.remedies()).singleElement().satisfies(remedy -> assertThat(remedy.action()).startsWith("An extension of 1.5 mm²"));
-        assertThat(lead(socketAt(150)).remedies().get(0).action()).contains("licensed electrician");
+        assertThat(lead(socketAt(80)).remedies().get(0).action()).contains("licensed electrician");
+        assertThat(lead(socketAt(150)).standing()).as("no lead is as long as that").isEqualTo(Standing.UNTRIED);
     }
 
     @Test

@@ -22,7 +22,7 @@ public record MountPage(Page page) {
     }
 
     public MountPage hung() {
-        page.getByText("It hangs, tugged and tight").click();
+        page.getByText("It hangs already, tugged and tight").click();
         return this;
     }
 
