@@ -83,14 +83,14 @@ function startStillPoints() {
     const frame = still.parentElement.getBoundingClientRect();
     const x = box.left - frame.left + where.x / width * box.width;
     const y = box.top - frame.top + where.y / height * box.height;
-    loupe.removeAttribute("hidden");
+    loupe.classList.remove("away");
     const size = loupe.getBoundingClientRect().width;
     loupe.style.left = `${Math.max(0, Math.min(box.width - size, x - size / 2))}px`;
     loupe.style.top = `${y > size + 40 ? y - size - 40 : y + 40}px`;
   }
 
   function showCross(shown) {
-    cross.toggleAttribute("hidden", !shown);
+    cross.classList.toggle("away", !shown);
     cross.setAttribute("transform", `translate(${at.x} ${at.y})`);
   }
 
@@ -116,11 +116,11 @@ function startStillPoints() {
       put(at);
     }
     down = false;
-    loupe.setAttribute("hidden", "hidden");
+    loupe.classList.add("away");
   });
   still.addEventListener("pointercancel", () => {
     down = false;
-    loupe.setAttribute("hidden", "hidden");
+    loupe.classList.add("away");
   });
   still.addEventListener("keydown", (event) => {
     const ways = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
@@ -138,7 +138,7 @@ function startStillPoints() {
   });
   still.addEventListener("blur", () => {
     showCross(false);
-    loupe.setAttribute("hidden", "hidden");
+    loupe.classList.add("away");
   });
   points.forEach((point) => {
     point.querySelector(".pick").addEventListener("click", () => {
@@ -156,7 +156,7 @@ function startStillPoints() {
   });
   const overlay = document.getElementById("overlay-switch");
   overlay?.addEventListener("click", () => {
-    const hidden = document.getElementById("overlay").toggleAttribute("hidden");
+    const hidden = document.getElementById("overlay").classList.toggle("away");
     overlay.setAttribute("aria-pressed", String(!hidden));
   });
   draw();

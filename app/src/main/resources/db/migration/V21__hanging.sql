@@ -53,3 +53,19 @@ create table mount_photo (
   foreign key (household_id, camera_id) references camera (household_id, id) on delete cascade
 );
 create index mount_photo_household on mount_photo (household_id);
+
+-- The way of a lead as somebody chose and measured it, to the spot at which the camera was planned then.
+create table said_lead (
+  camera_id    bigint primary key,
+  household_id bigint not null references household on delete cascade,
+  socket       text not null,
+  along_m      double precision not null check (along_m between 0 and 100),
+  holes        int not null check (holes between 0 and 20),
+  x_m          double precision not null,
+  y_m          double precision not null,
+  height_m     double precision not null,
+  measured_by  text not null,
+  measured_at  timestamptz not null,
+  foreign key (household_id, camera_id) references camera (household_id, id) on delete cascade
+);
+create index said_lead_household on said_lead (household_id);

@@ -56,6 +56,7 @@ class TableWritersTest {
                 Map.entry("price", "PriceBook"), Map.entry("password_reset", "PasswordResets"),
                 Map.entry("camera_still", "StillRepository"), Map.entry("pose_reading", "PoseReadingRepository"),
                 Map.entry("spot_look", "SpotLookRepository"), Map.entry("hang_run", "HangRunRepository"),
+                Map.entry("said_lead", "SaidLeadRepository"),
                 Map.entry("hang_event", "HangRunRepository"), Map.entry("mount_photo", "MountPhotoRepository"),
                 Map.entry("pack_link", "PackLinks"),
                 Map.entry("job_price", "JobPrices"), Map.entry("own_line", "JobPrices"),

@@ -34,6 +34,7 @@ import roofnest.app.records.LeavingRepository;
 import roofnest.core.trial.Protocol;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.PoseReadingRepository;
+import roofnest.app.records.SaidLeadRepository;
 import roofnest.app.records.SpotLookRepository;
 import roofnest.app.records.ClimateRepository;
 import roofnest.app.records.Changes;
@@ -67,6 +68,7 @@ import roofnest.core.power.Climate;
 import roofnest.core.radio.Reading;
 import roofnest.core.mount.Base;
 import roofnest.core.mount.Covering;
+import roofnest.core.mount.SaidLead;
 import roofnest.core.mount.SaidWall;
 import roofnest.core.mount.SpotLook;
 import roofnest.core.plan.PlanPoint;
@@ -444,6 +446,8 @@ public class CarryIn {
                 each(h.taps()).stream().map(t -> new Tap(new Landmark(t.id(), t.name(), new SpacePoint(t.xM(), t.yM(), t.zM())),
                         new Projection.Pixel(t.xPx(), t.yPx()))).toList(),
                 h.stillAt(), h.at(), h.by())));
+        Optional.ofNullable(c.lead()).ifPresent(l -> books.leads().put(id, new SaidLeadRepository.Row(added,
+                new SaidLead(l.socket(), l.alongM(), l.holes(), new PlanPoint(l.xM(), l.yM()), l.heightM(), l.by()), l.at())));
         Optional.ofNullable(c.look()).ifPresent(l -> books.looks().put(id, new SpotLookRepository.Row(added,
                 new SpotLook(l.linesNear(), l.firm(), new PlanPoint(l.xM(), l.yM()), l.heightM(), l.by()), l.at())));
         return added;

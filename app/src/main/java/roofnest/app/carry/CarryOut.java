@@ -30,9 +30,11 @@ import roofnest.app.records.HubRepository;
 import roofnest.app.records.LedgerRepository;
 import roofnest.app.records.NetworkRepository;
 import roofnest.app.records.PoseReadingRepository;
+import roofnest.app.records.SaidLeadRepository;
 import roofnest.app.records.SpotLookRepository;
 import roofnest.app.records.PictureShelf;
 import roofnest.app.records.RouterRepository;
+import roofnest.core.mount.SaidLead;
 import roofnest.core.mount.SpotLook;
 import roofnest.core.access.Secret;
 import roofnest.core.catalogue.Band;
@@ -100,10 +102,12 @@ class CarryOut {
         Household h = books.households().get(id);
         Map<String, JsonNode> models = new TreeMap<>();
         Map<Long, PoseReadingRepository.Row> hung = books.poses().of(id);
+        Map<Long, SaidLeadRepository.Row> leads = books.leads().of(id);
         Map<Long, SpotLookRepository.Row> looks = books.looks().of(id);
         List<HouseholdFile.Camera> carried = books.cameras().records(id).stream()
                 .map(record -> camera(record, models, Optional.ofNullable(hung.get(record.id())),
-                        Optional.ofNullable(looks.get(record.id())).map(CarryOut::look).orElse(null)))
+                        Optional.ofNullable(looks.get(record.id())).map(CarryOut::look).orElse(null),
+                        Optional.ofNullable(leads.get(record.id())).map(CarryOut::lead).orElse(null)))
                 .toList();
         return new HouseholdFile(HouseholdFile.FORMAT, HouseholdFile.VERSION,
                 new HouseholdFile.Particulars(h.name(), h.address(), h.phone(), h.stage().name(), h.notes(), h.handedOverAt(),
@@ -155,6 +159,12 @@ class CarryOut {
                         set.own().map(Climate::clearness).orElse(null));
     }
 
+    private static HouseholdFile.MeasuredLead lead(SaidLeadRepository.Row row) {
+        SaidLead said = row.lead();
+        return new HouseholdFile.MeasuredLead(said.socket(), said.alongM(), said.holes(), said.at().xM(), said.at().yM(), said.heightM(),
+                said.by(), row.at());
+    }
+
     private static HouseholdFile.FootLook look(SpotLookRepository.Row row) {
         SpotLook look = row.look();
         return new HouseholdFile.FootLook(look.linesNear(), look.firm(), look.at().xM(), look.at().yM(), look.heightM(), look.by(),
@@ -170,7 +180,7 @@ class CarryOut {
     }
 
     private HouseholdFile.Camera camera(CameraRepository.Record record, Map<String, JsonNode> models,
-            Optional<PoseReadingRepository.Row> hung, HouseholdFile.FootLook look) {
+            Optional<PoseReadingRepository.Row> hung, HouseholdFile.FootLook look, HouseholdFile.MeasuredLead lead) {
         roofnest.core.judge.Camera c = record.camera();
         DeviceModel model = c.model();
         String key = model.key();
@@ -191,7 +201,7 @@ class CarryOut {
                         .map(w -> new HouseholdFile.Wall(w.wall().base().name(), w.wall().covering().name(), w.wall().coveringMm(), w.by(),
                                 w.at()))
                         .orElse(null),
-                hung.filter(row -> row.ofModel().equals(model.key())).map(CarryOut::hangs).orElse(null), look);
+                hung.filter(row -> row.ofModel().equals(model.key())).map(CarryOut::hangs).orElse(null), look, lead);
     }
 
     private static HouseholdFile.Router router(RouterRepository.Router r) {

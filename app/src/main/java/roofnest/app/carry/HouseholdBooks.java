@@ -20,6 +20,7 @@ import roofnest.app.records.ProofRepository;
 import roofnest.app.records.ReadingRepository;
 import roofnest.app.records.ResidentRepository;
 import roofnest.app.records.RouterRepository;
+import roofnest.app.records.SaidLeadRepository;
 import roofnest.app.records.SpotLookRepository;
 
 /** Everywhere that a household is written down: what goes out and what comes in go through the same. */
@@ -28,4 +29,4 @@ record HouseholdBooks(HouseholdRepository households, ResidentRepository residen
         NetworkRepository networks, RouterRepository routers, OtherThingRepository things, HubRepository hubs, CameraRepository cameras,
         AccessRepository access, LedgerRepository ledger, ReadingRepository readings, LogRepository log, ProofRepository proofs,
         ClimateRepository climates, TrialRepository trials, RemarkRepository remarks, LeavingRepository leavings,
-        PoseReadingRepository poses, SpotLookRepository looks) {}
+        PoseReadingRepository poses, SpotLookRepository looks, SaidLeadRepository leads) {}

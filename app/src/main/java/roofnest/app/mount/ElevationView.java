@@ -70,7 +70,8 @@ record ElevationView(String viewBox, double x, double y, double width, double he
         double left = Math.max(facade.leftM() - MARGIN_M, hang.acrossM() - aside);
         double right = Math.min(facade.rightM() + MARGIN_M, hang.acrossM() + aside);
         List<Shape> sheets = facade.sheets().stream()
-                .map(sheet -> new Shape(sheet.material().name().toLowerCase(Locale.ROOT).replace('_', '-'), path(sheet.outline()) + "Z", 0,
+                .map(sheet -> new Shape("of-" + sheet.material().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+                        path(sheet.outline()) + "Z", 0,
                         0,
                         0, 0))
                 .toList();
@@ -109,7 +110,7 @@ record ElevationView(String viewBox, double x, double y, double width, double he
         earth.add(new Facade.At(left, low - 1));
         return new ElevationView(String.format(Locale.ROOT, "%.1f %.1f %.1f %.1f", cm(left), cm(-high), cm(right - left), cm(high - low)),
                 cm(left), cm(-high), cm(right - left), cm(high - low), px,
-                facade.sheets().stream().map(sheet -> new Shape(sheet.material().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+                facade.sheets().stream().map(sheet -> new Shape("of-" + sheet.material().name().toLowerCase(Locale.ROOT).replace('_', '-'),
                         path(sheet.outline()) + "Z", 0, 0, 0, 0)).toList(),
                 facade.openings().stream().map(gap -> new Shape(gap.kind().name().toLowerCase(Locale.ROOT), "", cm(gap.fromM()),
                         cm(-gap.highM()), cm(gap.toM() - gap.fromM()), cm(gap.highM() - gap.lowM()))).toList(),

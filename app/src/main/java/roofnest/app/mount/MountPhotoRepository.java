@@ -3,14 +3,13 @@ package roofnest.app.mount;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import roofnest.app.records.CarriedPicture;
 import roofnest.app.records.PictureShelf;
-import roofnest.app.web.Photograph;
 
 /** Photos of finished mounts: of each camera the newest. */
 @Repository
@@ -50,24 +49,17 @@ class MountPhotoRepository implements PictureShelf {
         return "mounts";
     }
 
-    /** Named by camera, since numbers are others elsewhere. */
     @Override
     public List<Picture> pictures(long householdId) {
         return jdbc.sql("""
             select c.name, p.jpeg, p.taken_at, p.taken_by from mount_photo p join camera c on c.id = p.camera_id
             where p.household_id = :id and c.removed_at is null order by c.id
-            """).param("id", householdId)
-                .query((row, n) -> new Picture(Map.of("camera", row.getString("name"), "by", row.getString("taken_by"), "at",
-                        row.getObject("taken_at", OffsetDateTime.class).toString()), row.getBytes("jpeg")))
-                .list();
+            """).param("id", householdId).query(CarriedPicture::of).list();
     }
 
     @Override
     public void put(long householdId, Picture picture) {
-        long camera = jdbc.sql("select id from camera where household_id = :id and name = :name and removed_at is null")
-                .param("id", householdId).param("name", picture.about().getOrDefault("camera", "")).query(Long.class).optional()
-                .orElseThrow(() -> new IllegalArgumentException("a photo of a camera that is not there"));
-        keep(householdId, camera, Photograph.drawnAnew(picture.bytes()), OffsetDateTime.parse(picture.about().getOrDefault("at", "")),
-                picture.about().getOrDefault("by", ""));
+        CarriedPicture.Taken taken = CarriedPicture.taken(jdbc, householdId, picture);
+        keep(householdId, taken.cameraId(), taken.jpeg(), taken.at(), taken.by());
     }
 }

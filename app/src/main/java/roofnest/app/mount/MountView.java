@@ -65,7 +65,7 @@ record MountView(
         return new MountView(record, watched.map(w -> w.place().name()).orElse(""), heights,
                 wall.map(near -> near.material().words() + " wall")
                         .orElse("no wall within " + Numbers.fixed(Fixings.ON_THE_WALL_M, 0) + " m"),
-                fixings, frame.judge().cable(camera, frame.facts().practice()).map(way -> way.run(camera.model().power().leadM())),
+                fixings, frame.judge().lead(camera, frame.facts().practice()),
                 cautions(camera, frame.facts().practice().climb(overFoot), fixings),
                 record.wall().map(said -> said.wall().words() + ", as " + said.by() + " saw it").orElse(""),
                 fixings.flatMap(Fixings::pull).map(MountView::pull).orElse(""),

@@ -6,16 +6,22 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.models.Models;
 import roofnest.app.records.CameraRepository;
+import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.SaidLeadRepository;
 import roofnest.app.web.Form;
+import roofnest.app.web.Says;
 import roofnest.core.judge.House;
 import roofnest.core.mount.BellWires;
 import roofnest.core.mount.Hold;
+import roofnest.core.mount.SaidLead;
+import roofnest.core.plan.Thing;
 import roofnest.core.promise.Stage;
 
 /** The wall that a camera hangs on: heights, lead, ladder. */
@@ -23,14 +29,56 @@ import roofnest.core.promise.Stage;
 class WallController {
     private final Frames frames;
     private final Models models;
+    private final Changes changes;
+    private final CameraRepository cameras;
+    private final SaidLeadRepository leads;
 
-    WallController(Frames frames, Models models) {
+    WallController(Frames frames, Models models, Changes changes, CameraRepository cameras, SaidLeadRepository leads) {
         this.frames = frames;
         this.models = models;
+        this.changes = changes;
+        this.cameras = cameras;
+        this.leads = leads;
     }
 
     @GetMapping("/households/{household}/mount/{camera}/wall")
     String wall(HouseholdRef ref, @PathVariable("camera") long cameraId, Form form, Model model) {
+        return page(ref, cameraId, form, model);
+    }
+
+    /** Writes down the way of the lead as it was measured; it wins over what is found on the plan. */
+    @PostMapping("/households/{household}/mount/{camera}/lead")
+    @Says("The way is written down; promise and kit follow it.")
+    String lead(HouseholdRef ref, @PathVariable("camera") long cameraId, Form form, Model model) {
+        String socket = form.text("socket", "from which socket it comes", 80);
+        double along = form.decimal("alongM", "the way", 0, SaidLead.LONGEST_M, "m");
+        int holes = form.whole("holes", "how many holes", 0, SaidLead.MOST_HOLES, "holes");
+        int version = form.version();
+        boolean saved = form.save(() -> changes.run(ref, Stage.MOUNT, () -> {
+            CameraRepository.Record record = cameras.get(ref.id(), cameraId);
+            cameras.touch(ref.id(), cameraId, version);
+            leads.keep(ref.id(), cameraId, new SaidLead(socket, along, holes, record.planned().onPlan(), record.planned().heightM(),
+                    ref.by()));
+        }));
+        return saved ? back(ref, cameraId) : page(ref, cameraId, form, model);
+    }
+
+    /** Forgets what was measured. */
+    @PostMapping("/households/{household}/mount/{camera}/lead/forget")
+    @Says("The way is found on the plan again.")
+    String forgetLead(HouseholdRef ref, @PathVariable("camera") long cameraId) {
+        changes.run(ref, Stage.MOUNT, () -> {
+            cameras.get(ref.id(), cameraId);
+            leads.forget(ref.id(), cameraId);
+        });
+        return back(ref, cameraId);
+    }
+
+    private static String back(HouseholdRef ref, long cameraId) {
+        return "redirect:" + ref.path() + "/mount/" + cameraId + "/wall#lead";
+    }
+
+    private String page(HouseholdRef ref, long cameraId, Form form, Model model) {
         Frame frame = frames.frame(ref, Stage.MOUNT, model);
         CameraRepository.Record record = frame.judged().camera(cameraId);
         Optional<House> house = frame.judge().house();
@@ -38,6 +86,9 @@ class WallController {
         model.addAttribute("base", ref.path() + "/mount/" + cameraId);
         model.addAttribute("wall", house.map(h -> WallView.of(frame, record, h, models.of(ref.staff().firmId()))).orElse(null));
         model.addAttribute("form", form);
+        model.addAttribute("said", record.camera().lead().filter(measured -> measured.isOf(record.camera().pose())).orElse(null));
+        model.addAttribute("sockets",
+                frame.facts().plan().stream().flatMap(plan -> plan.ofKind(Thing.Kind.SOCKET)).map(Thing::name).toList());
         model.addAttribute("surfaces", Hold.Surface.values());
         model.addAttribute("chimes", BellWires.Chime.values());
         model.addAttribute("bare", WithoutHoles.of(record.camera(), house, form));

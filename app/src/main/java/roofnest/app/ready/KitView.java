@@ -38,8 +38,9 @@ record KitView(String title, List<Group> groups) {
         Camera camera = record.camera();
         Optional<CableWay> way = frame.judge().cable(camera, frame.facts().practice());
         return new KitList.Item(camera.name(), camera.model(), camera.settings().cardGb(), frame.judge().overFootM(camera),
-                record.fixings(plan), way.map(found -> found.run(camera.model().power().leadM())),
-                way.map(CableWay::bores).orElse(List.of()));
+                record.fixings(plan), frame.judge().lead(camera, frame.facts().practice()),
+                camera.lead().filter(said -> said.isOf(camera.pose()) && said.holes() == 0).isPresent() ? List.of()
+                        : way.map(CableWay::bores).orElse(List.of()));
     }
 
     static KitView of(List<KitList.Line> kit, Map<String, String> checked) {

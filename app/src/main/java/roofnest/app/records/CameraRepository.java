@@ -31,6 +31,7 @@ import roofnest.core.lang.Numbers;
 import roofnest.core.mount.Base;
 import roofnest.core.mount.Covering;
 import roofnest.core.mount.Fixings;
+import roofnest.core.mount.SaidLead;
 import roofnest.core.mount.SaidWall;
 import roofnest.core.mount.SpotLook;
 import roofnest.core.plan.HousePlan;
@@ -83,6 +84,12 @@ public class CameraRepository implements Archive {
         /** With what somebody saw at the foot of its steps or ladder. */
         Record seen(SpotLook look) {
             return new Record(camera.withLook(look), planned, wall, serial, stickerKept, deviceId, room, joinedAt, rehearsedAt, mountedAt,
+                    version);
+        }
+
+        /** With the way of its lead as somebody measured it. */
+        Record led(SaidLead lead) {
+            return new Record(camera.withLead(lead), planned, wall, serial, stickerKept, deviceId, room, joinedAt, rehearsedAt, mountedAt,
                     version);
         }
 

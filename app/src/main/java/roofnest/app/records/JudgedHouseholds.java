@@ -31,6 +31,7 @@ public class JudgedHouseholds {
     private final CameraRepository cameras;
     private final PoseReadingRepository poses;
     private final SpotLookRepository looks;
+    private final SaidLeadRepository leads;
     private final PromiseRepository promises;
     private final NetworkRepository networks;
     private final OtherThingRepository otherThings;
@@ -46,7 +47,7 @@ public class JudgedHouseholds {
 
     JudgedHouseholds(
             HouseholdRepository households, ReadPlans plans, CameraRepository cameras, PoseReadingRepository poses,
-            SpotLookRepository looks,
+            SpotLookRepository looks, SaidLeadRepository leads,
             PromiseRepository promises,
             NetworkRepository networks, OtherThingRepository otherThings,
             AccessRepository access, ProofRepository proofs, ReadingRepository readings, ClimateRepository climates,
@@ -56,6 +57,7 @@ public class JudgedHouseholds {
         this.cameras = cameras;
         this.poses = poses;
         this.looks = looks;
+        this.leads = leads;
         this.promises = promises;
         this.networks = networks;
         this.otherThings = otherThings;
@@ -114,10 +116,12 @@ public class JudgedHouseholds {
     /** Each camera in the pose in which it hangs, where that was read and still stands; else as it is planned. */
     private List<CameraRepository.Record> hanging(long id, List<CameraRepository.Record> planned, Optional<HousePlan> plan) {
         Map<Long, PoseReadingRepository.Row> read = poses.of(id);
+        Map<Long, SaidLeadRepository.Row> led = leads.of(id);
         Map<Long, SpotLookRepository.Row> looked = looks.of(id);
         return planned.stream().map(record -> Optional.ofNullable(read.get(record.id())).filter(row -> row.stands(record, plan))
                 .map(row -> record.hanging(row.pose(), row.spread())).orElse(record))
-                .map(record -> Optional.ofNullable(looked.get(record.id())).map(row -> record.seen(row.look())).orElse(record)).toList();
+                .map(record -> Optional.ofNullable(looked.get(record.id())).map(row -> record.seen(row.look())).orElse(record))
+                .map(record -> Optional.ofNullable(led.get(record.id())).map(row -> record.led(row.lead())).orElse(record)).toList();
     }
 
     private Gathered gather(Household household) {

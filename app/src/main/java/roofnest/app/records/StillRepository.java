@@ -10,8 +10,6 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-import roofnest.app.web.Photograph;
-
 /** What each camera really shows: one still, the newest. */
 @Repository
 public class StillRepository implements PictureShelf {
@@ -84,24 +82,17 @@ public class StillRepository implements PictureShelf {
         return "stills";
     }
 
-    /** Named by camera, since numbers are others elsewhere. */
     @Override
     public List<Picture> pictures(long householdId) {
         return jdbc.sql("""
             select c.name, s.jpeg, s.taken_at, s.taken_by from camera_still s join camera c on c.id = s.camera_id
             where s.household_id = :id and c.removed_at is null order by c.id
-            """).param("id", householdId)
-                .query((row, n) -> new Picture(Map.of("camera", row.getString("name"), "by", row.getString("taken_by"), "at",
-                        row.getObject("taken_at", OffsetDateTime.class).toString()), row.getBytes("jpeg")))
-                .list();
+            """).param("id", householdId).query(CarriedPicture::of).list();
     }
 
     @Override
     public void put(long householdId, Picture picture) {
-        long camera = jdbc.sql("select id from camera where household_id = :id and name = :name and removed_at is null")
-                .param("id", householdId).param("name", picture.about().getOrDefault("camera", "")).query(Long.class).optional()
-                .orElseThrow(() -> new IllegalArgumentException("a still of a camera that is not there"));
-        keep(householdId, camera, Photograph.drawnAnew(picture.bytes()), OffsetDateTime.parse(picture.about().getOrDefault("at", "")),
-                picture.about().getOrDefault("by", ""));
+        CarriedPicture.Taken taken = CarriedPicture.taken(jdbc, householdId, picture);
+        keep(householdId, taken.cameraId(), taken.jpeg(), taken.at(), taken.by());
     }
 }

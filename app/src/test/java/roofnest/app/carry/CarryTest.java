@@ -48,6 +48,7 @@ import roofnest.app.records.JudgedHouseholds;
 import roofnest.app.records.LogRepository;
 import roofnest.app.records.PictureShelf;
 import roofnest.app.records.PoseReadingRepository;
+import roofnest.app.records.SaidLeadRepository;
 import roofnest.app.records.SpotLookRepository;
 import roofnest.app.web.ImportRefused;
 import roofnest.core.catalogue.DeviceDocument;
@@ -57,6 +58,7 @@ import roofnest.core.promise.Promise;
 import roofnest.core.mount.Base;
 import roofnest.core.mount.Covering;
 import roofnest.core.mount.SaidWall;
+import roofnest.core.mount.SaidLead;
 import roofnest.core.mount.SpotLook;
 import roofnest.core.still.Landmark;
 import roofnest.core.still.Landmarks;
@@ -78,6 +80,7 @@ class CarryTest {
     @Autowired private LogRepository log;
     @Autowired private PoseReadingRepository poses;
     @Autowired private SpotLookRepository looks;
+    @Autowired private SaidLeadRepository leads;
     @Autowired private Models models;
     @Autowired private List<PictureShelf> shelves;
 
@@ -192,6 +195,7 @@ class CarryTest {
                 at, "Jory Penhale"));
         cameras.sayWall(from.id(), eye.id(), new SaidWall(Base.HOLLOW, Covering.RENDER, 18), "Jory Penhale", eye.version());
         looks.keep(from.id(), eye.id(), new SpotLook(true, false, eye.planned().onPlan(), eye.planned().heightM(), "Jory Penhale"));
+        leads.keep(from.id(), eye.id(), new SaidLead("hall socket", 7.5, 1, eye.planned().onPlan(), eye.planned().heightM(), "Wynn Tarr"));
         demo.touched(from.id());
         assertThat(judged.of(from.id()).cameras().get(0).camera().pose()).isEqualTo(hangs);
         CarryIn.Taken taken = in.take(demo.staff("petra"), out.zip(from));
@@ -204,6 +208,8 @@ class CarryTest {
         assertThat(out.file(taken.ref().id(), List.of()).cameras()).usingRecursiveFieldByFieldElementComparatorIgnoringFields("ref")
                 .isEqualTo(out.file(from.id(), List.of()).cameras());
         assertThat(there.camera().look().orElseThrow().linesNear()).isTrue();
+        assertThat(there.camera().lead().orElseThrow().alongM()).isEqualTo(7.5);
+        leads.forget(from.id(), eye.id());
         assertThat(poses.forget(from.id(), eye.id())).isTrue();
         demo.jdbc().sql("delete from spot_look where camera_id = :id").param("id", eye.id()).update();
         demo.jdbc().sql("update camera set wall_base = null, wall_covering = null, wall_covering_mm = null, wall_said_by = null, "

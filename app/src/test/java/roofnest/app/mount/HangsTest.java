@@ -51,6 +51,8 @@ import roofnest.core.promise.Stage;
 import roofnest.core.still.Landmark;
 import roofnest.core.still.Landmarks;
 import roofnest.core.view.CameraPose;
+import roofnest.core.view.MaskCell;
+import roofnest.core.view.Zone;
 import roofnest.core.view.Projection;
 
 /** How a camera hangs is read from its still, kept while it stands, and promises are judged by it. */
@@ -329,5 +331,22 @@ class HangsTest {
         Document empty = Jsoup.parse(send(post(base + "/measure")).getContentAsString());
         assertThat(empty.select("#measure-form .fault").eachText()).anyMatch(text -> text.contains("Choose the place"))
                 .anyMatch(text -> text.contains("a length"));
+    }
+
+    /** Before they are typed into the camera's app: where they will lie, over what it really shows. */
+    @Test
+    void zones_and_masks_lie_over_the_still_and_only_where_there_are_any() throws Exception {
+        keep(lens.widthPx(), lens.heightPx());
+        assertThat(page(base).select("#overlay-switch")).as("nothing is set").isEmpty();
+        changes.run(ref, Stage.TUNE, () -> {
+            int version = cameras.mask(ref.id(), camera, List.of(MaskCell.parse("A1"), MaskCell.parse("B1")), record().version());
+            cameras.zone(ref.id(), camera, List.of(new Zone("Path", List.of(new Zone.Corner(0.2, 0.5), new Zone.Corner(0.6, 0.5),
+                    new Zone.Corner(0.6, 0.9)))), version);
+        });
+        Document page = page(base);
+        assertThat(page.select("#overlay .mask")).hasSize(2);
+        assertThat(page.select("#overlay .zone text").text()).isEqualTo("Path");
+        assertThat(page.select("#overlay").hasClass("away")).as("shown by the button").isTrue();
+        assertThat(page.select("#overlay-switch").attr("aria-pressed")).isEqualTo("false");
     }
 }

@@ -160,4 +160,32 @@ class WallPageTest {
         assertThat(page(at + "?volts=20&va=16&chime=DIGITAL").select("#bell [role=status]").text()).contains("kept", "diode");
         assertThat(page(at + "?volts=x").select("#bell .fault").eachText()).hasSize(1);
     }
+
+    private MockHttpServletResponse lead(String socket, String along, String holes, int version) throws Exception {
+        return mvc.perform(post(ref.path() + "/mount/" + camera + "/lead").with(user(ref.staff())).with(csrf()).param("socket", socket)
+                .param("alongM", along).param("holes", holes).param("version", String.valueOf(version))).andReturn().getResponse();
+    }
+
+    /** What was measured wins over what was found, to that spot, until it is forgotten. */
+    @Test
+    void a_lead_that_was_measured_is_what_promise_and_kit_go_by() throws Exception {
+        int version = cameras.get(ref.id(), camera).version();
+        Document half = Jsoup.parse(lead("", "far", "-1", version).getContentAsString());
+        assertThat(half.select(".lead-said .fault").eachText()).hasSize(3);
+        assertThat(half.select("[name=alongM]").val()).isEqualTo("far");
+        assertThat(lead("kiln shed socket", "14.5", "0", version).getStatus()).isEqualTo(302);
+        assertThat(lead("hall socket", "3", "1", version).getStatus()).as("the later of two").isEqualTo(409);
+        assertThat(wall().select(".lead-said summary").text())
+                .isEqualTo("As Jory Penhale measured: 14.5 m from the kiln shed socket, 0 holes");
+        assertThat(page("/mount").text()).contains("16.6 m from the kiln shed socket", "as Jory Penhale measured");
+        assertThat(page("/ready/kit").text()).contains("16.6 m from kiln shed socket").doesNotContain("Long masonry bit");
+        changes.run(ref, Stage.MOUNT, () -> cameras.aim(ref.id(), camera, new CameraPose(11.4, 5.6, 2.6, 90, 12),
+                cameras.get(ref.id(), camera).version()));
+        assertThat(wall().select(".lead-said summary").text()).as("hung elsewhere it was not measured").startsWith("Another way");
+        assertThat(page("/mount").text()).contains("m from the hall socket");
+        mvc.perform(post(ref.path() + "/mount/" + camera + "/lead/forget").with(user(ref.staff())).with(csrf()));
+        changes.run(ref, Stage.MOUNT, () -> cameras.aim(ref.id(), camera, new CameraPose(11.4, 1, 2.6, 90, 12),
+                cameras.get(ref.id(), camera).version()));
+        assertThat(page("/mount").text()).as("forgotten").doesNotContain("kiln shed socket");
+    }
 }

@@ -9,6 +9,7 @@ import java.util.TreeSet;
 
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.lang.Require;
+import roofnest.core.mount.SaidLead;
 import roofnest.core.mount.SpotLook;
 import roofnest.core.power.DailyUse;
 import roofnest.core.promise.Evidence;
@@ -26,12 +27,13 @@ import roofnest.core.view.Zone;
  * @param joined whether it is in the house's network
  * @param ownPassword whether its factory password has been changed
  * @param hangs how surely its pose is that in which it hangs, where that was read on site; empty for a pose that is planned
+ * @param lead the way of its lead as somebody measured it
  * @param look what somebody saw where steps or a ladder go up to it
  */
 public record Camera(
         long id, String name, DeviceModel model, CameraPose pose, Set<MaskCell> masked, Settings settings, boolean joined,
         boolean ownPassword, boolean mounted, Optional<LocalDate> lastCharged, List<Zone> zones, Optional<Spread> hangs,
-        Optional<SpotLook> look) {
+        Optional<SpotLook> look, Optional<SaidLead> lead) {
     public Camera {
         masked = Set.copyOf(masked);
         zones = List.copyOf(zones);
@@ -41,7 +43,8 @@ public record Camera(
     public Camera(
             long id, String name, DeviceModel model, CameraPose pose, Set<MaskCell> masked, Settings settings, boolean joined,
             boolean ownPassword, boolean mounted, Optional<LocalDate> lastCharged, List<Zone> zones) {
-        this(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.empty(), Optional.empty());
+        this(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.empty(), Optional.empty(),
+                Optional.empty());
     }
 
     /** A camera that watches its whole picture. */
@@ -130,19 +133,25 @@ public record Camera(
     /** Planned otherwise. */
     public Camera withPose(CameraPose newPose) {
         return new Camera(id, name, model, newPose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.empty(),
-                look);
+                look, lead);
     }
 
     /** With what somebody saw at the foot of its steps or ladder. */
     public Camera withLook(SpotLook seen) {
         return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, hangs,
-                Optional.of(seen));
+                Optional.of(seen), lead);
+    }
+
+    /** With the way of its lead as somebody measured it. */
+    public Camera withLead(SaidLead said) {
+        return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, hangs, look,
+                Optional.of(said));
     }
 
     /** As it was read to hang. */
     public Camera hanging(CameraPose read, Spread spread) {
         return new Camera(id, name, model, read, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.of(spread),
-                look);
+                look, lead);
     }
 
     /** What a finding about what it sees rests on. */
@@ -151,14 +160,14 @@ public record Camera(
     }
 
     public Camera withSettings(Settings newSettings) {
-        return new Camera(id, name, model, pose, masked, newSettings, joined, ownPassword, mounted, lastCharged, zones, hangs, look);
+        return new Camera(id, name, model, pose, masked, newSettings, joined, ownPassword, mounted, lastCharged, zones, hangs, look, lead);
     }
 
     public Camera withMasked(Set<MaskCell> cells) {
-        return new Camera(id, name, model, pose, cells, settings, joined, ownPassword, mounted, lastCharged, zones, hangs, look);
+        return new Camera(id, name, model, pose, cells, settings, joined, ownPassword, mounted, lastCharged, zones, hangs, look, lead);
     }
 
     public Camera withZones(List<Zone> newZones) {
-        return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, newZones, hangs, look);
+        return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, newZones, hangs, look, lead);
     }
 }

@@ -13,6 +13,7 @@ import roofnest.core.cable.CableWay;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.Practice;
 import roofnest.core.footage.Retention;
+import roofnest.core.mount.CableRun;
 import roofnest.core.power.BatteryYear;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
@@ -118,6 +119,14 @@ public final class HouseholdJudge {
     public Optional<CableWay> cable(Camera camera, Practice practice) {
         return camera.model().power().onBattery() ? Optional.empty()
                 : house().flatMap(h -> h.cables(practice).toGo(camera.pose(), camera.model().power()));
+    }
+
+    /** A camera's lead: as somebody measured it, else by the way that is found; empty for a pack, and where none is known. */
+    public Optional<CableRun> lead(Camera camera, Practice practice) {
+        double own = camera.model().power().leadM();
+        return camera.model().power().onBattery() ? Optional.empty()
+                : camera.lead().filter(said -> said.isOf(camera.pose())).map(said -> said.run(own))
+                        .or(() -> cable(camera, practice).map(way -> way.run(own)));
     }
 
     /** All that a test of a promise at one camera rests on, as it is now. */

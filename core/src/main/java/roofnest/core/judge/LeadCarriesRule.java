@@ -7,6 +7,7 @@ import roofnest.core.cable.CableNet;
 import roofnest.core.catalogue.PowerSpec;
 import roofnest.core.lang.Numbers;
 import roofnest.core.mount.CableRun;
+import roofnest.core.mount.SaidLead;
 import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Finding;
 import roofnest.core.promise.Limit;
@@ -33,7 +34,9 @@ final class LeadCarriesRule implements PromiseRule<Promise.LeadCarries> {
         PowerSpec power = camera.model().power();
         Limit limit = Limit.atLeast(power.leastVolts(), TOLERANCE_SHARE * power.packVolts(), Unit.VOLTS);
         Optional<CableNet> cables = hearing.house().map(house -> house.cables(hearing.facts().practice()));
-        Optional<CableRun> run = cables.flatMap(net -> net.toGo(camera.pose(), power)).map(way -> way.run(power.leadM()));
+        Optional<SaidLead> said = camera.lead().filter(lead -> lead.isOf(camera.pose()));
+        Optional<CableRun> run = said.map(lead -> lead.run(power.leadM()))
+                .or(() -> cables.flatMap(net -> net.toGo(camera.pose(), power)).map(way -> way.run(power.leadM())));
         if (run.isEmpty()) {
             return Sighted.of(Finding.untried(promise.key(), limit, "How long its lead is is not known. "
                     + cables.flatMap(net -> net.why(camera.pose())).map(CableNet.None::words).orElse("The house has no plan yet.")),
@@ -43,8 +46,10 @@ final class LeadCarriesRule implements PromiseRule<Promise.LeadCarries> {
         double volts = volts(power, lengthM, power.leadMm2());
         String reason = Numbers.fixed(lengthM, 1) + " m of " + Numbers.plain(power.leadMm2()) + " mm² from the " + run.get().socket()
                 + ", " + Numbers.plain(power.packVolts()) + " V at the plug, " + Numbers.fixed(power.mostMa() / 1000, 2)
-                + " A with its light on.";
-        return Sighted.of(Finding.of(promise.key(), volts, limit, Evidence.PREDICTED, reason, remedies(power, limit, lengthM, volts)),
+                + " A with its light on" + said.map(lead -> ", as " + lead.by() + " measured.").orElse(".");
+        return Sighted.of(
+                Finding.of(promise.key(), volts, limit, said.isPresent() ? Evidence.READ : Evidence.PREDICTED, reason,
+                        remedies(power, limit, lengthM, volts)),
                 camera);
     }
 

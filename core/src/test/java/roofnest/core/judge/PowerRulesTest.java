@@ -20,6 +20,8 @@ import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.Thing;
 import roofnest.core.plan.Wall;
 import roofnest.core.power.Climates;
+import roofnest.core.mount.SaidLead;
+import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Finding;
 import roofnest.core.promise.PromiseKey;
 import roofnest.core.catalogue.Catalogue;
@@ -67,6 +69,23 @@ class PowerRulesTest {
         assertThat(far.remedies()).singleElement().satisfies(remedy -> assertThat(remedy.action()).startsWith("An extension of 1.5 mm²"));
         assertThat(lead(socketAt(80)).remedies().get(0).action()).contains("licensed electrician");
         assertThat(lead(socketAt(150)).standing()).as("no lead is as long as that").isEqualTo(Standing.UNTRIED);
+    }
+
+    /** To that spot: hung a metre farther on it was not measured. */
+    @Test
+    void a_lead_that_somebody_measured_wins_over_what_is_found() {
+        Camera camera = Judging.camera(7, "tarrowby-turn", ON_THE_WALL);
+        SaidLead said = new SaidLead("porch socket", 25, 2, ON_THE_WALL.onPlan(), ON_THE_WALL.heightM(), "Jory Penhale");
+        Finding measured = Judging.finding(Judging.facts(socketAt(1), List.of(), camera.withLead(said)), LEAD);
+        assertThat(measured.evidence()).isEqualTo(Evidence.READ);
+        assertThat(measured.standing()).isEqualTo(Standing.BROKEN);
+        assertThat(measured.reason()).contains("28.2 m", "porch socket", "as Jory Penhale measured.");
+        Finding moved = Judging.finding(Judging.facts(socketAt(1), List.of(), camera.withLead(said)
+                .withPose(new CameraPose(1, 0, 2.4, 180, 10))), LEAD);
+        assertThat(moved.evidence()).isEqualTo(Evidence.PREDICTED);
+        assertThat(moved.standing()).isEqualTo(Standing.KEPT);
+        Finding unplanned = Judging.finding(Judging.facts(Judging.field(3).withThings(List.of()), List.of(), camera.withLead(said)), LEAD);
+        assertThat(unplanned.measured()).as("the plan need not know a socket").isPresent();
     }
 
     @Test
