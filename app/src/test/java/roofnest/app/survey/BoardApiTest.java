@@ -248,7 +248,7 @@ class BoardApiTest {
         put("{\"x\":11.35,\"y\":0.2,\"heightM\":2.5,\"headingDeg\":106,\"tiltDeg\":12,\"version\":0}");
         String compared = perform(get(path("/survey/compare"))).getContentAsString();
         assertThat(compared).contains("As it stands", "by the door", "worse");
-        assertThat(Jsoup.parse(compared).select("tr:has(.better) th").eachText()).as("a wall was drawn where steps would stand")
+        assertThat(Jsoup.parse(compared).select("tr:has(.better) th").eachText()).as("what other tests drew may stand in the way of steps")
                 .allSatisfy(promise -> assertThat(promise).endsWith("Can be reached safely"));
         long variant = demo.jdbc().sql("select id from variant").query(Long.class).single();
         assertThat(perform(post(path("/survey/variants/" + variant + "/take"))).getStatus()).isEqualTo(302);
