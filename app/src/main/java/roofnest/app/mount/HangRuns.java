@@ -167,8 +167,12 @@ class HangRuns {
         CameraRepository.Record record = household.camera(cameraId);
         String note = "";
         switch (step) {
-            case FOOT -> looks.keep(ref.id(), cameraId, new SpotLook(answerId.equals("lines"), !answerId.equals("soft"),
-                    record.planned().onPlan(), record.planned().heightM(), ref.by()));
+            case FOOT -> {
+                // Whoever has the camera's page open is told that somebody looked meanwhile.
+                cameras.touch(ref.id(), cameraId, record.version());
+                looks.keep(ref.id(), cameraId, new SpotLook(answerId.equals("lines"), !answerId.equals("soft"),
+                        record.planned().onPlan(), record.planned().heightM(), ref.by()));
+            }
             case JOIN -> requireJoined(record);
             case HOLD -> {
                 if (answerId.equals("live")) {

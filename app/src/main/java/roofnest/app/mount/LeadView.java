@@ -86,12 +86,13 @@ record LeadView(List<Way> ways, String none, List<String> steps, List<String> ca
     }
 
     private static Pack pack(PackInstead instead) {
-        long more = instead.broken() - instead.brokenNow();
+        long breaks = instead.newlyBroken();
+        String mends = instead.mended() > 0 ? " It mends " + instead.mended() + "." : "";
         return new Pack(instead.model().fullName(), instead.battery().measuredText() + " left at its lowest in the bad year. "
                 + instead.battery().reason(), instead.battery().standing().name().toLowerCase(Locale.ROOT),
-                more > 0 ? "It breaks " + more + (more == 1 ? " promise more." : " promises more.")
-                        : more < 0 ? "It breaks " + -more + " fewer." : "It breaks no promise that is kept now.",
-                more > 0);
+                (breaks == 0 ? "It breaks no promise that is not broken now." : "It breaks " + breaks
+                        + (breaks == 1 ? " promise that is" : " promises that are") + " not broken now.") + mends,
+                breaks > 0);
     }
 
     /** From the socket to the camera, as one walks it. */

@@ -119,9 +119,11 @@ class HangRunTest {
 
     @Test
     void what_is_read_on_the_way_is_written_down_and_it_hangs_at_the_end_alone() throws Exception {
+        int before = cameras.get(ref.id(), camera).version();
         assertThat(send("begin").getStatus()).isEqualTo(302);
         through(false, "calm", "lines");
         assertThat(looks.of(ref.id()).get(camera).look().linesNear()).isTrue();
+        assertThat(cameras.get(ref.id(), camera).version()).as("an open page is told").isGreaterThan(before);
         assertThat(page(false).select("h1").text()).isEqualTo("Nobody goes up here");
         through(false, "again", "clear");
         assertThat(looks.of(ref.id()).get(camera).look().linesNear()).isFalse();

@@ -130,6 +130,17 @@ class WallPageTest {
                 .contains("The house has no plan yet");
     }
 
+    /** In the socket's own room nothing is drilled, and nobody says that every way is. */
+    @Test
+    void a_single_way_without_a_hole_is_not_said_to_need_one() throws Exception {
+        changes.run(ref, Stage.MOUNT, () -> cameras.aim(ref.id(), camera, new CameraPose(10.7, 4.4, 1.2, 270, 0),
+                cameras.get(ref.id(), camera).version()));
+        Document wall = wall();
+        assertThat(wall.select(".ways tbody tr td[data-label=Holes]").eachText()).isNotEmpty()
+                .allSatisfy(holes -> assertThat(holes).isEqualTo("none"));
+        assertThat(wall.select("#lead").text()).doesNotContain("none does without a hole");
+    }
+
     /** The same lead in the promise, the kit and here. */
     @Test
     void promise_kit_and_page_speak_of_one_way() throws Exception {
@@ -177,6 +188,8 @@ class WallPageTest {
         assertThat(lead("hall socket", "3", "1", version).getStatus()).as("the later of two").isEqualTo(409);
         assertThat(wall().select(".lead-said summary").text())
                 .isEqualTo("As Jory Penhale measured: 14.5 m from the kiln shed socket, 0 holes");
+        assertThat(wall().select(".ways").text()).as("none of the found ones is the one to go").doesNotContain("this one");
+        assertThat(wall().select("#lead").text()).contains("Promise and kit go by what was measured");
         assertThat(page("/mount").text()).contains("16.6 m from the kiln shed socket", "as Jory Penhale measured");
         assertThat(page("/ready/kit").text()).contains("16.6 m from kiln shed socket").doesNotContain("Long masonry bit");
         changes.run(ref, Stage.MOUNT, () -> cameras.aim(ref.id(), camera, new CameraPose(11.4, 5.6, 2.6, 90, 12),

@@ -109,7 +109,7 @@ public final class HangScript {
             }
             case JOIN -> put(step, new Answer("joined", "It is joined", next));
             case HOLD -> {
-                put(step, new Answer("live", "Live picture seen, bars read", next), new Answer("none", "No live picture there",
+                put(step, new Answer("live", "Live picture seen", next), new Answer("none", "No live picture there",
                         Step.NO_PICTURE));
                 put(Step.NO_PICTURE, new Answer("again", "Hold it there again", Step.HOLD));
             }

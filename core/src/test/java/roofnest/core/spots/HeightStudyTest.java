@@ -17,11 +17,13 @@ import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.judge.Judged;
+import roofnest.core.judge.Judgement;
 import roofnest.core.power.Climate;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Light;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
+import roofnest.core.promise.Standing;
 import roofnest.core.view.CameraPose;
 
 /** Heights are judged by the judge's own word, for what this camera is to keep. */
@@ -85,7 +87,20 @@ class HeightStudyTest {
         assertThat(instead.model().power().onBattery()).isTrue();
         assertThat(instead.model().mount().outdoors()).isTrue();
         assertThat(instead.battery().measured()).isPresent();
+        // One broken and one mended is not "none broken": each is counted for itself.
+        Judgement then = judge.again(facts.withCamera(camera(1, instead.model().key(), eave.pose())));
+        assertThat(instead.newlyBroken()).isEqualTo(newly(judge.again(facts), then));
+        assertThat(instead.mended()).isEqualTo(newly(then, judge.again(facts)));
         assertThat(PackInstead.of(judge, facts, eave, List.of(Catalogue.shipped().get("cairnlow-eave")))).isEmpty();
         assertThat(PackInstead.of(judge, facts, eave, List.of(Catalogue.shipped().get("oskarra-sill")))).as("made for rooms").isEmpty();
+    }
+
+    private static long newly(Judgement before, Judgement after) {
+        return after.promises().stream().filter(each -> each.finding().standing() == Standing.BROKEN)
+                .filter(each -> !(each.promise() instanceof Promise.Joins) && !(each.promise() instanceof Promise.OwnPassword)
+                        && !(each.promise() instanceof Promise.LeadCarries))
+                .filter(each -> before.promises().stream().noneMatch(was -> was.promise().key().equals(each.promise().key())
+                        && was.finding().standing() == Standing.BROKEN))
+                .count();
     }
 }
