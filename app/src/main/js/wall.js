@@ -1,6 +1,9 @@
 // The height of a camera is drawn along its wall, by pointer or keys; what each height comes to stands in the page's own table.
 
+import { startDrawnLead } from "./lead.js";
+
 startHeights();
+startDrawnLead();
 
 function startHeights() {
   const range = document.getElementById("height");

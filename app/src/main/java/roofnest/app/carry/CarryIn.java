@@ -72,7 +72,6 @@ import roofnest.core.mount.SaidLead;
 import roofnest.core.mount.SaidWall;
 import roofnest.core.mount.SpotLook;
 import roofnest.core.plan.PlanPoint;
-import roofnest.core.plan.SpacePoint;
 import roofnest.core.still.Landmark;
 import roofnest.core.still.Spread;
 import roofnest.core.still.Tap;
@@ -447,7 +446,10 @@ public class CarryIn {
                         new Projection.Pixel(t.xPx(), t.yPx()))).toList(),
                 h.stillAt(), h.at(), h.by())));
         Optional.ofNullable(c.lead()).ifPresent(l -> books.leads().put(id, new SaidLeadRepository.Row(added,
-                new SaidLead(l.socket(), l.alongM(), l.holes(), new PlanPoint(l.xM(), l.yM()), l.heightM(), l.by()), l.at())));
+                new SaidLead(l.socket(), l.alongM(), l.holes(),
+                        each(l.turns()).stream().map(turn -> new SpacePoint(turn.get(0), turn.get(1), turn.get(2))).toList(),
+                        new PlanPoint(l.xM(), l.yM()), l.heightM(), l.by()),
+                l.at())));
         Optional.ofNullable(c.look()).ifPresent(l -> books.looks().put(id, new SpotLookRepository.Row(added,
                 new SpotLook(l.linesNear(), l.firm(), new PlanPoint(l.xM(), l.yM()), l.heightM(), l.by()), l.at())));
         return added;

@@ -159,9 +159,11 @@ class CarryOut {
                         set.own().map(Climate::clearness).orElse(null));
     }
 
-    private static HouseholdFile.MeasuredLead lead(SaidLeadRepository.Row row) {
+    private static HouseholdFile.SaidWay lead(SaidLeadRepository.Row row) {
         SaidLead said = row.lead();
-        return new HouseholdFile.MeasuredLead(said.socket(), said.alongM(), said.holes(), said.at().xM(), said.at().yM(), said.heightM(),
+        return new HouseholdFile.SaidWay(said.socket(), said.alongM(), said.holes(), said.turns().isEmpty() ? null
+                : said.turns().stream().map(turn -> List.of(turn.xM(), turn.yM(), turn.zM())).toList(), said.at().xM(),
+                said.at().yM(), said.heightM(),
                 said.by(), row.at());
     }
 
@@ -180,7 +182,7 @@ class CarryOut {
     }
 
     private HouseholdFile.Camera camera(CameraRepository.Record record, Map<String, JsonNode> models,
-            Optional<PoseReadingRepository.Row> hung, HouseholdFile.FootLook look, HouseholdFile.MeasuredLead lead) {
+            Optional<PoseReadingRepository.Row> hung, HouseholdFile.FootLook look, HouseholdFile.SaidWay lead) {
         roofnest.core.judge.Camera c = record.camera();
         DeviceModel model = c.model();
         String key = model.key();

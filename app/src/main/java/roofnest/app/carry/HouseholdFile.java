@@ -50,13 +50,14 @@ record HouseholdFile(
             double openSkyShare, int chargeEveryDays, Double panelSlopeDeg, Double panelHeadingDeg, String serial, String stickerKept,
             String deviceId, String room,
             OffsetDateTime joinedAt, boolean ownPassword, OffsetDateTime mountedAt, LocalDate lastChargedOn, Wall wall, Hangs hangs,
-            FootLook look, MeasuredLead lead) {}
+            FootLook look, SaidWay lead) {}
 
     /** What the wall at a mount is, as somebody said. */
     record Wall(String base, String covering, int coveringMm, String by, OffsetDateTime at) {}
 
-    /** The way of its lead as somebody measured it, and to which spot. */
-    record MeasuredLead(String socket, double alongM, int holes, double xM, double yM, double heightM, String by, OffsetDateTime at) {}
+    /** The way of its lead as somebody measured it, or drew it with turns of x, y and height, and to which spot. */
+    record SaidWay(String socket, double alongM, int holes, List<List<Double>> turns, double xM, double yM, double heightM, String by,
+            OffsetDateTime at) {}
 
     /** What somebody saw at the foot of its steps or ladder, and of which spot. */
     record FootLook(boolean linesNear, boolean firm, double xM, double yM, double heightM, String by, OffsetDateTime at) {}

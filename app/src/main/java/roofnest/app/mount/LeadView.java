@@ -1,6 +1,7 @@
 package roofnest.app.mount;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -24,6 +25,7 @@ import roofnest.core.mount.Footing;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.Storey;
+import roofnest.core.plan.Thing;
 import roofnest.core.spots.PackInstead;
 
 /**
@@ -51,10 +53,11 @@ record LeadView(List<Way> ways, String none, List<String> steps, List<String> ca
         return new LeadView(List.of(), why, List.of(), List.of(), pack.map(LeadView::pack));
     }
 
-    static LeadView of(CableNet net, Camera camera, Optional<PackInstead> pack) {
+    /** @param toGo the way to go; empty where there is none */
+    static LeadView of(CableNet net, Optional<CableWay> toGo, Camera camera, Optional<PackInstead> pack) {
         PowerSpec power = camera.model().power();
         Map<List<Leg>, CableWay> found = new LinkedHashMap<>();
-        net.toGo(camera.pose(), power).ifPresent(way -> found.put(way.legs(), way));
+        toGo.ifPresent(way -> found.put(way.legs(), way));
         for (Weighing weighing : Weighing.values()) {
             net.way(camera.pose(), weighing).ifPresent(way -> found.putIfAbsent(way.legs(), way));
         }
@@ -62,15 +65,17 @@ record LeadView(List<Way> ways, String none, List<String> steps, List<String> ca
             return none(net.why(camera.pose()).map(CableNet.None::words).orElse(""), pack);
         }
         CableWay first = found.values().iterator().next();
-        return new LeadView(found.values().stream().map(way -> row(way, power)).toList(), "", steps(first), cautions(first, camera),
+        return new LeadView(found.values().stream().map(way -> row(way, camera)).toList(), "", steps(first), cautions(first, camera),
                 pack.map(LeadView::pack));
     }
 
-    private static Way row(CableWay way, PowerSpec power) {
+    private static Way row(CableWay way, Camera camera) {
+        PowerSpec power = camera.model().power();
         CableRun run = way.run(power.leadM());
         double volts = way.volts(power);
         String holes = way.bores().isEmpty() ? "none" : way.bores().stream().map(LeadView::hole).collect(Collectors.joining(", "));
-        return new Way(way.weighing().words(), way.socket().name() + (way.socketOutdoors() ? ", outdoors" : ""),
+        return new Way(way.weighing().map(Weighing::words).orElseGet(() -> "As " + camera.lead().orElseThrow().by() + " drew it"),
+                way.socket().name() + (way.socketOutdoors() ? ", outdoors" : ""),
                 Numbers.fixed(way.alongM(), 1) + " m", run.beyondLeadM() > 0
                         ? Numbers.fixed(run.lengthM(), 1) + " m, " + Numbers.fixed(run.beyondLeadM(), 1) + " m beyond its own"
                         : Numbers.fixed(run.lengthM(), 1) + " m, its own of " + Numbers.fixed(power.leadM(), 1) + " m does",
@@ -133,7 +138,8 @@ record LeadView(List<Way> ways, String none, List<String> steps, List<String> ca
     private static String length(Leg leg) {
         String metres = Numbers.fixed(leg.lengthM(), 2) + " m";
         return leg.up() > LEAST_M ? metres + " up" : leg.up() < -LEAST_M ? metres + " down"
-                : metres + (leg.kind() == Leg.Kind.SOFFIT ? "" : leg.right() > 0 ? " to the right" : " to the left");
+                : metres + (leg.kind() == Leg.Kind.SOFFIT || leg.kind() == Leg.Kind.OPEN ? ""
+                        : leg.right() > 0 ? " to the right" : " to the left");
     }
 
     private static String through(Bore bore) {
@@ -161,7 +167,7 @@ record LeadView(List<Way> ways, String none, List<String> steps, List<String> ca
     }
 
     /** What it takes at most against what its adapter gives. */
-    private static String adapter(PowerSpec power) {
+    static String adapter(PowerSpec power) {
         String takes = "With its light on it takes up to " + Numbers.fixed(power.mostMa() / 1000, 2) + " A at "
                 + Numbers.plain(power.packVolts()) + " V";
         if (power.adapterMa() == null) {
@@ -183,12 +189,16 @@ record LeadView(List<Way> ways, String none, List<String> steps, List<String> ca
             (leg.indoors() ? inside : outside).append(Svg.line(points));
         }
         footing.ifPresent(foot -> stretch(box, foot.foot()));
+        if (way.isEmpty() && !camera.model().power().onBattery()) {
+            plan.ofKind(Thing.Kind.SOCKET).min(Comparator.comparingDouble(socket -> socket.at().distanceM(camera.pose().onPlan())))
+                    .ifPresent(socket -> stretch(box, socket.at()));
+        }
         for (int i = 0; i < 2; i++) {
             box[i] -= ROUND_M;
             box[i + 2] += ROUND_M;
         }
         Storey storey = plan.storeys().stream().filter(each -> each.floorM() <= camera.pose().heightM())
-                .max(java.util.Comparator.comparingDouble(Storey::floorM)).orElse(plan.storeys().get(0));
+                .max(Comparator.comparingDouble(Storey::floorM)).orElse(plan.storeys().get(0));
         return new OnPlan(PlanDrawing.of(plan, storey, box), inside.toString(), outside.toString(),
                 way.map(CableWay::bores).orElse(List.of()).stream().map(bore -> new ElevationView.Spot(bore.to().xM(), -bore.to().yM(), ""))
                         .toList(),

@@ -1,5 +1,6 @@
 package roofnest.app.mount;
 
+import java.util.List;
 import java.util.Optional;
 
 import org.springframework.stereotype.Controller;
@@ -14,6 +15,7 @@ import roofnest.app.models.Models;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.JudgedHouseholds;
 import roofnest.app.records.SaidLeadRepository;
 import roofnest.app.web.Form;
 import roofnest.app.web.Says;
@@ -21,8 +23,10 @@ import roofnest.core.judge.House;
 import roofnest.core.mount.BellWires;
 import roofnest.core.mount.Hold;
 import roofnest.core.mount.SaidLead;
+import roofnest.core.plan.SpacePoint;
 import roofnest.core.plan.Thing;
 import roofnest.core.promise.Stage;
+import roofnest.core.view.CameraPose;
 
 /** The wall that a camera hangs on: heights, lead, ladder. */
 @Controller
@@ -32,13 +36,18 @@ class WallController {
     private final Changes changes;
     private final CameraRepository cameras;
     private final SaidLeadRepository leads;
+    private final DrawnLeads drawn;
+    private final JudgedHouseholds judged;
 
-    WallController(Frames frames, Models models, Changes changes, CameraRepository cameras, SaidLeadRepository leads) {
+    WallController(Frames frames, Models models, Changes changes, CameraRepository cameras, SaidLeadRepository leads, DrawnLeads drawn,
+            JudgedHouseholds judged) {
         this.frames = frames;
         this.models = models;
         this.changes = changes;
         this.cameras = cameras;
         this.leads = leads;
+        this.drawn = drawn;
+        this.judged = judged;
     }
 
     @GetMapping("/households/{household}/mount/{camera}/wall")
@@ -55,15 +64,25 @@ class WallController {
         int holes = form.whole("holes", "how many holes", 0, SaidLead.MOST_HOLES, "holes");
         int version = form.version();
         boolean saved = form.save(() -> changes.run(ref, Stage.MOUNT, () -> {
-            CameraRepository.Record record = cameras.get(ref.id(), cameraId);
             cameras.touch(ref.id(), cameraId, version);
-            leads.keep(ref.id(), cameraId, new SaidLead(socket, along, holes, record.planned().onPlan(), record.planned().heightM(),
-                    ref.by()));
+            CameraPose pose = judged.of(ref.id()).camera(cameraId).camera().pose();
+            leads.keep(ref.id(), cameraId, new SaidLead(socket, along, holes, pose.onPlan(), pose.heightM(), ref.by()));
         }));
         return saved ? back(ref, cameraId) : page(ref, cameraId, form, model);
     }
 
-    /** Forgets what was measured. */
+    /** Keeps the way of the lead as it was drawn on the plan; it wins over what is found there. */
+    @PostMapping("/households/{household}/mount/{camera}/lead/drawn")
+    @Says("The way is drawn; promise and kit follow it.")
+    String drawn(HouseholdRef ref, @PathVariable("camera") long cameraId, Form form, Model model) {
+        String socket = form.text("from", "from which socket it comes", 80);
+        List<SpacePoint> turns = DrawnView.turns(form);
+        int version = form.version();
+        boolean saved = form.save("turns", () -> drawn.keep(ref, cameraId, version, socket, turns));
+        return saved ? "redirect:" + ref.path() + "/mount/" + cameraId + "/wall#on-plan" : page(ref, cameraId, form, model);
+    }
+
+    /** Forgets what was measured or drawn. */
     @PostMapping("/households/{household}/mount/{camera}/lead/forget")
     @Says("The way is found on the plan again.")
     String forgetLead(HouseholdRef ref, @PathVariable("camera") long cameraId) {
@@ -86,7 +105,9 @@ class WallController {
         model.addAttribute("base", ref.path() + "/mount/" + cameraId);
         model.addAttribute("wall", house.map(h -> WallView.of(frame, record, h, models.of(ref.staff().firmId()))).orElse(null));
         model.addAttribute("form", form);
-        model.addAttribute("said", record.camera().lead().filter(measured -> measured.isOf(record.camera().pose())).orElse(null));
+        model.addAttribute("said", record.camera().measuredLead().orElse(null));
+        model.addAttribute("drawn", house.filter(h -> !record.camera().model().power().onBattery())
+                .map(h -> DrawnView.of(h.plan(), record.camera(), h.drawn(record.camera(), frame.facts().practice()), form)).orElse(null));
         model.addAttribute("sockets",
                 frame.facts().plan().stream().flatMap(plan -> plan.ofKind(Thing.Kind.SOCKET)).map(Thing::name).toList());
         model.addAttribute("surfaces", Hold.Surface.values());

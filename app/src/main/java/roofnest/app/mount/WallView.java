@@ -42,9 +42,9 @@ record WallView(Optional<ElevationView> elevation, Optional<HeightsView> heights
                 HeightsView.columns(study.orElseThrow())));
         Optional<HeightsView> heights = study.map(weighed -> HeightsView.of(weighed, frame.facts().practice().of(Figure.OUT_OF_REACH),
                 elevation.orElseThrow().px()));
-        Optional<LeadView> lead = mains ? Optional.of(LeadView.of(net, camera,
+        Optional<LeadView> lead = mains ? Optional.of(LeadView.of(net, way, camera,
                 PackInstead.of(frame.judge(), frame.facts(), camera, models))) : Optional.empty();
-        return new WallView(elevation, heights, lead, way.isPresent() || footing.isPresent()
+        return new WallView(elevation, heights, lead, mains || footing.isPresent()
                 ? Optional.of(LeadView.onPlan(house.plan(), way, footing, camera)) : Optional.empty(),
                 Facade.outside(house.plan(), house.crossings().shell(), house.ground()).stream()
                         .map(face -> ElevationView.small(frame, face, house.plan().trueNorthDeg())).toList());

@@ -12,7 +12,6 @@ import roofnest.app.records.PriceBook;
 import roofnest.app.household.Frame;
 import roofnest.app.records.CameraRepository;
 import roofnest.core.judge.Camera;
-import roofnest.core.cable.CableWay;
 import roofnest.core.kit.KitList;
 import roofnest.core.kit.Quotation;
 import roofnest.core.plan.HousePlan;
@@ -36,11 +35,9 @@ record KitView(String title, List<Group> groups) {
 
     private static KitList.Item item(CameraRepository.Record record, Optional<HousePlan> plan, Frame frame) {
         Camera camera = record.camera();
-        Optional<CableWay> way = frame.judge().cable(camera, frame.facts().practice());
         return new KitList.Item(camera.name(), camera.model(), camera.settings().cardGb(), frame.judge().overFootM(camera),
                 record.fixings(plan), frame.judge().lead(camera, frame.facts().practice()),
-                camera.lead().filter(said -> said.isOf(camera.pose()) && said.holes() == 0).isPresent() ? List.of()
-                        : way.map(CableWay::bores).orElse(List.of()));
+                frame.judge().bores(camera, frame.facts().practice()));
     }
 
     static KitView of(List<KitList.Line> kit, Map<String, String> checked) {

@@ -54,6 +54,7 @@ import roofnest.app.web.ImportRefused;
 import roofnest.core.catalogue.DeviceDocument;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.Judged;
+import roofnest.core.plan.SpacePoint;
 import roofnest.core.promise.Promise;
 import roofnest.core.mount.Base;
 import roofnest.core.mount.Covering;
@@ -195,7 +196,9 @@ class CarryTest {
                 at, "Jory Penhale"));
         cameras.sayWall(from.id(), eye.id(), new SaidWall(Base.HOLLOW, Covering.RENDER, 18), "Jory Penhale", eye.version());
         looks.keep(from.id(), eye.id(), new SpotLook(true, false, eye.planned().onPlan(), eye.planned().heightM(), "Jory Penhale"));
-        leads.keep(from.id(), eye.id(), new SaidLead("hall socket", 7.5, 1, eye.planned().onPlan(), eye.planned().heightM(), "Wynn Tarr"));
+        leads.keep(from.id(), eye.id(), new SaidLead("hall socket", 7.5, 1,
+                List.of(new SpacePoint(1.25, -2, 0.4), new SpacePoint(3, -2, 2.2)), eye.planned().onPlan(), eye.planned().heightM(),
+                "Wynn Tarr"));
         demo.touched(from.id());
         assertThat(judged.of(from.id()).cameras().get(0).camera().pose()).isEqualTo(hangs);
         CarryIn.Taken taken = in.take(demo.staff("petra"), out.zip(from));
@@ -209,6 +212,7 @@ class CarryTest {
                 .isEqualTo(out.file(from.id(), List.of()).cameras());
         assertThat(there.camera().look().orElseThrow().linesNear()).isTrue();
         assertThat(there.camera().lead().orElseThrow().alongM()).isEqualTo(7.5);
+        assertThat(there.camera().lead().orElseThrow().turns()).containsExactly(new SpacePoint(1.25, -2, 0.4), new SpacePoint(3, -2, 2.2));
         leads.forget(from.id(), eye.id());
         assertThat(poses.forget(from.id(), eye.id())).isTrue();
         demo.jdbc().sql("delete from spot_look where camera_id = :id").param("id", eye.id()).update();

@@ -201,4 +201,59 @@ class WallPageTest {
                 cameras.get(ref.id(), camera).version()));
         assertThat(page("/mount").text()).as("forgotten").doesNotContain("kiln shed socket");
     }
+
+    private MockHttpServletResponse draw(int version, String from, String... turns) throws Exception {
+        var request = post(ref.path() + "/mount/" + camera + "/lead/drawn").with(user(ref.staff())).with(csrf()).param("from", from)
+                .param("version", String.valueOf(version));
+        for (int i = 0; i < turns.length; i++) {
+            String[] at = turns[i].split(" ");
+            request = request.param("x" + (i + 1), at[0]).param("y" + (i + 1), at[1]).param("z" + (i + 1), at[2]);
+        }
+        return mvc.perform(request).andReturn().getResponse();
+    }
+
+    /** A way that was drawn is the one to go in promise, kit, table and drawing; it follows the plan and was measured by nobody. */
+    @Test
+    void a_lead_that_was_drawn_is_what_promise_and_kit_go_by() throws Exception {
+        int version = cameras.get(ref.id(), camera).version();
+        assertThat(wall().select("#on-plan .wall-socket").size()).as("sockets to begin at").isEqualTo(wall().select("#draw-from option")
+                .size()).isPositive();
+        Document none = Jsoup.parse(draw(version, "hall socket").getContentAsString());
+        assertThat(none.select(".draw-form .fault").text()).contains("at least one turn");
+        Document half = Jsoup.parse(draw(version, "hall socket", "9 far 0.3").getContentAsString());
+        assertThat(half.select(".draw-form .turn .fault").eachText()).singleElement().asString()
+                .startsWith("Enter how far north turn 1 is");
+        assertThat(half.select("[name=y1]").val()).isEqualTo("far");
+        assertThat(half.select(".turn:not(.away)")).hasSize(1);
+        assertThat(Jsoup.parse(draw(version, "no socket", "9 4 0.3").getContentAsString()).select(".draw-form > .fault").text())
+                .contains("no socket of that name");
+        String found = wall().select(".ways tbody tr").first().select("td[data-label=Along]").text();
+        assertThat(draw(version, "hall socket", "10.7 1.5 0.4", "10.7 2.4 2.2").getStatus()).isEqualTo(302);
+        assertThat(draw(version, "hall socket", "10.7 1.5 0.4").getStatus()).as("the later of two").isEqualTo(409);
+        Document drawn = wall();
+        Element first = drawn.select(".ways tbody tr").first();
+        assertThat(first.select("th").text()).isEqualTo("As Jory Penhale drew it · this one");
+        assertThat(first.select("td[data-label=Along]").text()).isNotEqualTo(found);
+        assertThat(drawn.select(".turn:not(.away)")).hasSize(2);
+        assertThat(drawn.select("[name=x1]").val()).isEqualTo("10.70");
+        assertThat(drawn.select(".draw-lead summary").text()).isEqualTo("Drawn by Jory Penhale: draw it differently");
+        assertThat(drawn.select(".lead-said summary").text()).as("nobody measured it").startsWith("Another way");
+        String metres = first.select("td[data-label=Lead]").text().replaceAll(" m.*", "");
+        assertThat(page("/mount").text()).contains(metres + " m from the hall socket", "as Jory Penhale drew it");
+        assertThat(page("/ready/kit").text()).contains(metres + " m from hall socket");
+        mvc.perform(post(ref.path() + "/mount/" + camera + "/lead/forget").with(user(ref.staff())).with(csrf()));
+        assertThat(wall().select(".ways tbody tr").first().text()).doesNotContain("drew").contains(found);
+    }
+
+    /** The plan changes under it. */
+    @Test
+    void a_drawn_lead_that_cannot_be_led_so_any_more_does_not_count_and_says_why() throws Exception {
+        assertThat(draw(cameras.get(ref.id(), camera).version(), "hall socket", "10.7 1.5 0.4", "10.7 2.4 2.2").getStatus()).isEqualTo(302);
+        String document = households.planDocument(ref.id()).orElseThrow();
+        changes.run(ref, Stage.SURVEY, () -> households.setPlan(ref.id(), document.replace("hall socket", "porch socket")));
+        Document wall = wall();
+        assertThat(wall.select(".draw-lead .fault").text()).contains("does not count any more", "has no hall socket any more");
+        assertThat(wall.select(".ways").text()).doesNotContain("drew");
+        assertThat(page("/mount").text()).contains("m from the porch socket").doesNotContain("drew");
+    }
 }

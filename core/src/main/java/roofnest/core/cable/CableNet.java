@@ -391,7 +391,7 @@ public final class CableNet {
             case SKIRTING -> Effort.SKIRTING;
             case CEILING, EAVES -> Effort.UNDER_THE_TOP;
             case CORNER -> Effort.CORNER;
-            case WALL, REVEAL, HOLE, FLOOR, SOFFIT -> 1;
+            case WALL, REVEAL, HOLE, FLOOR, SOFFIT, OPEN -> 1;
         };
         boolean reached = !column.indoors() && overFootM(column, zM) < practice.of(Practice.Figure.OUT_OF_REACH);
         return reached ? share * Effort.WITHIN_REACH : share;
@@ -416,10 +416,13 @@ public final class CableNet {
                 && zM - one.floorM() < opening.headM() + HOLE_CLEAR_M);
         boolean low = zM < Math.max(one.footM(), other.footM()) + HOLE_CLEAR_M || zM > Math.min(one.topM(), other.topM()) - HOLE_CLEAR_M;
         boolean high = zM > one.floorM() + HIGHEST_HOLE_M;
-        boolean wired
-                = plan.ofKind(Thing.Kind.SOCKET).anyMatch(socket -> Math.abs(Faces.along(wall, socket.at()) - alongM) < BESIDE_SOCKET_M
-                        && Segments.distanceM(socket.at(), wall.from(), wall.to()) < Faces.SOCKET_AT_M);
-        return !open && !low && !high && !wired && Effort.mayBeDrilled(wall.material(), wall.thicknessM());
+        return !open && !low && !high && !besideSocket(plan, wall, alongM) && Effort.mayBeDrilled(wall.material(), wall.thicknessM());
+    }
+
+    /** Whether a place along a wall is where the cables of a socket on it run. */
+    static boolean besideSocket(HousePlan plan, Wall wall, double alongM) {
+        return plan.ofKind(Thing.Kind.SOCKET).anyMatch(socket -> Math.abs(Faces.along(wall, socket.at()) - alongM) < BESIDE_SOCKET_M
+                && Segments.distanceM(socket.at(), wall.from(), wall.to()) < Faces.SOCKET_AT_M);
     }
 
     private Step hole(Column one, Column other, SpacePoint from, SpacePoint to) {
@@ -452,6 +455,18 @@ public final class CableNet {
         Optional<CableWay> least = way(pose, Weighing.LEAST_WORK);
         return least.filter(way -> way.volts(power) < power.leastVolts()).flatMap(way -> way(pose, Weighing.SHORTEST))
                 .filter(way -> way.volts(power) >= power.leastVolts()).or(() -> least);
+    }
+
+    /**
+     * A way that somebody drew.
+     *
+     * @param socket its name
+     * @param turns between socket and camera, heights over the plan's ground
+     * @return empty where the plan has no socket of that name
+     */
+    public Optional<DrawnWay> drawn(String socket, List<SpacePoint> turns, CameraPose pose) {
+        return plan.ofKind(Thing.Kind.SOCKET).filter(thing -> thing.name().equals(socket)).findFirst()
+                .map(thing -> new HandDrawn(plan, shell).follow(thing, turns, pose, practice, this::underfootM));
     }
 
     /** Why no lead comes to a camera; empty where one does. */
@@ -590,7 +605,7 @@ public final class CableNet {
             }
         }
         Climb climb = practice.climb(highest);
-        return new CableWay(plug.socket(), !plug.column().indoors(), weighing, Legs.of(IntStream.range(0, steps.size())
+        return new CableWay(plug.socket(), !plug.column().indoors(), Optional.of(weighing), Legs.of(IntStream.range(0, steps.size())
                 .mapToObj(i -> new Legs.Piece(steps.get(i).kind, steps.get(i).indoors, steps.get(i).lengthM, outwards.get(i))).toList(),
                 points), bores, (int) Math.round(doors),
                 climb,

@@ -1,6 +1,7 @@
 package roofnest.core.cable;
 
 import java.util.List;
+import java.util.Optional;
 
 import roofnest.core.catalogue.Climb;
 import roofnest.core.catalogue.PowerSpec;
@@ -12,12 +13,14 @@ import roofnest.core.plan.Thing;
  * One way of a lead from a socket to a camera.
  *
  * @param socketOutdoors whether the socket stands out of doors
+ * @param weighing by which it was found; empty for one that was drawn by hand
  * @param legs from the socket on
  * @param doors over whose frames it goes
  * @param climb what one has to stand on at its highest
- * @param effortM what the way is as bad as, in metres of lead in plain sight
+ * @param effortM what the way is as bad as, in metres of lead in plain sight; of one that was drawn its length
  */
-public record CableWay(Thing socket, boolean socketOutdoors, Weighing weighing, List<Leg> legs, List<Bore> bores, int doors, Climb climb,
+public record CableWay(Thing socket, boolean socketOutdoors, Optional<Weighing> weighing, List<Leg> legs, List<Bore> bores, int doors,
+        Climb climb,
         double effortM) {
     /** Longer ones are no lead any more, metres. */
     static final double LONGEST_M = 100;
@@ -26,6 +29,11 @@ public record CableWay(Thing socket, boolean socketOutdoors, Weighing weighing, 
         legs = List.copyOf(legs);
         bores = List.copyOf(bores);
         Require.inRange("effort in metres", effortM, 0, Double.MAX_VALUE);
+    }
+
+    /** Whether somebody drew it. */
+    public boolean drawn() {
+        return weighing.isEmpty();
     }
 
     /** Of the way itself, metres, without slack. */

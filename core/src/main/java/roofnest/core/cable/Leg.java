@@ -16,7 +16,7 @@ public record Leg(Kind kind, boolean indoors, double lengthM, double up, double 
     public enum Kind {
         SKIRTING("along the skirting"), CEILING("under the ceiling"), EAVES("under the eaves"), WALL("on the wall"),
         CORNER("in the corner"), REVEAL("round the opening"), HOLE("through the wall"), FLOOR("through the floor"),
-        SOFFIT("along the soffit or arm");
+        SOFFIT("along the soffit or arm"), OPEN("in the open, along nothing that the plan shows");
 
         private final String words;
 

@@ -27,7 +27,7 @@ import roofnest.core.view.Zone;
  * @param joined whether it is in the house's network
  * @param ownPassword whether its factory password has been changed
  * @param hangs how surely its pose is that in which it hangs, where that was read on site; empty for a pose that is planned
- * @param lead the way of its lead as somebody measured it
+ * @param lead the way of its lead as somebody measured or drew it
  * @param look what somebody saw where steps or a ladder go up to it
  */
 public record Camera(
@@ -142,7 +142,12 @@ public record Camera(
                 Optional.of(seen), lead);
     }
 
-    /** With the way of its lead as somebody measured it. */
+    /** The way of its lead as it was measured on site, to the spot at which it is now. */
+    public Optional<SaidLead> measuredLead() {
+        return lead.filter(said -> !said.drawn() && said.isOf(pose));
+    }
+
+    /** With the way of its lead as somebody measured or drew it. */
     public Camera withLead(SaidLead said) {
         return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, hangs, look,
                 Optional.of(said));

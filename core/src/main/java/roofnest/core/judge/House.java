@@ -7,6 +7,8 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 
 import roofnest.core.cable.CableNet;
+import roofnest.core.cable.CableWay;
+import roofnest.core.cable.DrawnWay;
 import roofnest.core.catalogue.Climb;
 import roofnest.core.catalogue.LensSpec;
 import roofnest.core.catalogue.Practice;
@@ -95,6 +97,18 @@ public final class House {
     public CableNet cables(Practice practice) {
         return cables.computeIfAbsent(Stream.of(Practice.Figure.values()).filter(figure -> figure.side() == Practice.Side.HEIGHT)
                 .map(practice::of).toList(), any -> new CableNet(plan, crossings.shell(), ground, practice));
+    }
+
+    /** The way of a lead that was drawn, to the spot at which the camera hangs; empty where none was, or its socket is gone. */
+    public Optional<DrawnWay> drawn(Camera camera, Practice practice) {
+        return camera.lead().filter(said -> said.drawn() && said.isOf(camera.pose()))
+                .flatMap(said -> cables(practice).drawn(said.socket(), said.turns(), camera.pose()));
+    }
+
+    /** The way of a camera's lead: as it was drawn, where it can be led so, else the one that is found. */
+    public Optional<CableWay> lead(Camera camera, Practice practice) {
+        return drawn(camera, practice).filter(drawn -> drawn.faults().isEmpty()).map(DrawnWay::way)
+                .or(() -> cables(practice).toGo(camera.pose(), camera.model().power()));
     }
 
     public SignalModel signal() {

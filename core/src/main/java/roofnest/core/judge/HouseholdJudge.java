@@ -9,6 +9,7 @@ import java.util.TreeSet;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 
+import roofnest.core.cable.Bore;
 import roofnest.core.cable.CableWay;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.Practice;
@@ -115,18 +116,25 @@ public final class HouseholdJudge {
                         tried -> years.of(facts, tried, link, tried.settings().chargeEveryDays()).lowest().percent()));
     }
 
-    /** The way of a camera's lead; empty for one with a pack, without a plan, and where none comes to it. */
+    /**
+     * The way of a camera's lead: as it was drawn, where it can be led so on the plan as it is, else the one that is found; empty for
+     * one with a pack, without a plan, and where none comes to it.
+     */
     public Optional<CableWay> cable(Camera camera, Practice practice) {
-        return camera.model().power().onBattery() ? Optional.empty()
-                : house().flatMap(h -> h.cables(practice).toGo(camera.pose(), camera.model().power()));
+        return camera.model().power().onBattery() ? Optional.empty() : house().flatMap(h -> h.lead(camera, practice));
     }
 
-    /** A camera's lead: as somebody measured it, else by the way that is found; empty for a pack, and where none is known. */
+    /** A camera's lead: as somebody measured it, else by its way on the plan; empty for a pack, and where none is known. */
     public Optional<CableRun> lead(Camera camera, Practice practice) {
         double own = camera.model().power().leadM();
         return camera.model().power().onBattery() ? Optional.empty()
-                : camera.lead().filter(said -> said.isOf(camera.pose())).map(said -> said.run(own))
-                        .or(() -> cable(camera, practice).map(way -> way.run(own)));
+                : camera.measuredLead().map(said -> said.run(own)).or(() -> cable(camera, practice).map(way -> way.run(own)));
+    }
+
+    /** What has to be drilled for a camera's lead, as far as the plan says. */
+    public List<Bore> bores(Camera camera, Practice practice) {
+        return camera.measuredLead().filter(said -> said.holes() == 0).isPresent() ? List.of()
+                : cable(camera, practice).map(CableWay::bores).orElse(List.of());
     }
 
     /** All that a test of a promise at one camera rests on, as it is now. */

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 
 import roofnest.core.cable.CableNet;
+import roofnest.core.cable.CableWay;
 import roofnest.core.catalogue.PowerSpec;
 import roofnest.core.lang.Numbers;
 import roofnest.core.mount.CableRun;
@@ -34,9 +35,9 @@ final class LeadCarriesRule implements PromiseRule<Promise.LeadCarries> {
         PowerSpec power = camera.model().power();
         Limit limit = Limit.atLeast(power.leastVolts(), TOLERANCE_SHARE * power.packVolts(), Unit.VOLTS);
         Optional<CableNet> cables = hearing.house().map(house -> house.cables(hearing.facts().practice()));
-        Optional<SaidLead> said = camera.lead().filter(lead -> lead.isOf(camera.pose()));
-        Optional<CableRun> run = said.map(lead -> lead.run(power.leadM()))
-                .or(() -> cables.flatMap(net -> net.toGo(camera.pose(), power)).map(way -> way.run(power.leadM())));
+        Optional<SaidLead> said = camera.measuredLead();
+        Optional<CableWay> way = hearing.house().flatMap(house -> house.lead(camera, hearing.facts().practice()));
+        Optional<CableRun> run = said.map(lead -> lead.run(power.leadM())).or(() -> way.map(on -> on.run(power.leadM())));
         if (run.isEmpty()) {
             return Sighted.of(Finding.untried(promise.key(), limit, "How long its lead is is not known. "
                     + cables.flatMap(net -> net.why(camera.pose())).map(CableNet.None::words).orElse("The house has no plan yet.")),
@@ -46,7 +47,8 @@ final class LeadCarriesRule implements PromiseRule<Promise.LeadCarries> {
         double volts = volts(power, lengthM, power.leadMm2());
         String reason = Numbers.fixed(lengthM, 1) + " m of " + Numbers.plain(power.leadMm2()) + " mm² from the " + run.get().socket()
                 + ", " + Numbers.plain(power.packVolts()) + " V at the plug, " + Numbers.fixed(power.mostMa() / 1000, 2)
-                + " A with its light on" + said.map(lead -> ", as " + lead.by() + " measured.").orElse(".");
+                + " A with its light on" + said.map(lead -> ", as " + lead.by() + " measured.")
+                        .orElse(way.filter(CableWay::drawn).isPresent() ? ", as " + camera.lead().orElseThrow().by() + " drew it." : ".");
         return Sighted.of(
                 Finding.of(promise.key(), volts, limit, said.isPresent() ? Evidence.READ : Evidence.PREDICTED, reason,
                         remedies(power, limit, lengthM, volts)),

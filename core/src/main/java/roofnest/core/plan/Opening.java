@@ -34,7 +34,8 @@ public record Opening(Kind kind, double atM, double widthM, double sillM, double
         }
     }
 
-    boolean covers(double alongM, double aboveFloorM) {
+    /** @param alongM from the wall’s start, and {@code aboveFloorM} over its storey’s floor, metres */
+    public boolean covers(double alongM, double aboveFloorM) {
         return alongM >= atM && alongM <= atM + widthM && aboveFloorM >= sillM && aboveFloorM <= headM;
     }
 }

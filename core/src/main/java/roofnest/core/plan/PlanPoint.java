@@ -7,7 +7,7 @@ import roofnest.core.lang.Require;
 
 /** A point of the plan, metres east and north of the plan's origin; in documents a pair {@code [x, y]}. */
 public record PlanPoint(double xM, double yM) {
-    static final double EXTENT_M = 500;
+    public static final double EXTENT_M = 500;
 
     public PlanPoint {
         Require.inRange("x in metres", xM, -EXTENT_M, EXTENT_M);

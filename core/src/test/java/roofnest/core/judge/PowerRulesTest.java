@@ -17,6 +17,7 @@ import roofnest.core.catalogue.PowerSpec;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Material;
 import roofnest.core.plan.PlanPoint;
+import roofnest.core.plan.SpacePoint;
 import roofnest.core.plan.Thing;
 import roofnest.core.plan.Wall;
 import roofnest.core.power.Climates;
@@ -86,6 +87,24 @@ class PowerRulesTest {
         assertThat(moved.standing()).isEqualTo(Standing.KEPT);
         Finding unplanned = Judging.finding(Judging.facts(Judging.field(3).withThings(List.of()), List.of(), camera.withLead(said)), LEAD);
         assertThat(unplanned.measured()).as("the plan need not know a socket").isPresent();
+    }
+
+    /** What was drawn is no reading, follows the plan, and does not count where it cannot be led any more. */
+    @Test
+    void a_lead_that_somebody_drew_wins_too_but_was_not_read() {
+        Camera camera = Judging.camera(7, "tarrowby-turn", ON_THE_WALL);
+        HousePlan plan = socketAt(1);
+        Thing socket = plan.ofKind(Thing.Kind.SOCKET).findFirst().orElseThrow();
+        SaidLead drawn = new SaidLead(socket.name(), 1, 0, List.of(new SpacePoint(-9, ON_THE_WALL.yM() - 20, 0.3)), ON_THE_WALL.onPlan(),
+                ON_THE_WALL.heightM(), "Jory Penhale");
+        Finding far = Judging.finding(Judging.facts(plan, List.of(), camera.withLead(drawn)), LEAD);
+        assertThat(far.evidence()).isEqualTo(Evidence.PREDICTED);
+        assertThat(far.standing()).as("about forty metres and not the one of that day").isEqualTo(Standing.BROKEN);
+        assertThat(far.reason()).contains("as Jory Penhale drew it.");
+        Finding gone = Judging.finding(Judging.facts(plan.withThings(List.of(new Thing("other", "other socket", Thing.Kind.SOCKET,
+                socket.at(), socket.heightM()))), List.of(), camera.withLead(drawn)), LEAD);
+        assertThat(gone.reason()).contains("other socket").doesNotContain("drew");
+        assertThat(gone.standing()).isEqualTo(Standing.KEPT);
     }
 
     @Test
