@@ -38,6 +38,8 @@ class ArrowsTest {
 
     @ArchTest static final ArchRule motion_uses = uses("motion", "lang", "promise", "plan", "catalogue", "view");
 
+    @ArchTest static final ArchRule week_uses = uses("week", "lang", "promise", "plan", "catalogue", "view", "motion");
+
     @ArchTest static final ArchRule power_uses = uses("power", "lang", "promise", "catalogue");
 
     @ArchTest static final ArchRule footage_uses = uses("footage", "lang", "promise", "catalogue");

@@ -27,7 +27,7 @@ import roofnest.core.view.Zone;
  */
 public final class WalkTest {
     public static final double WEDGE_DEG = 6;
-    private static final int WEDGES_TO_TRIGGER = 2;
+    public static final int WEDGES_TO_TRIGGER = 2;
     public static final double PICTURE_S = 0.4;
     /** Of a passive-infrared sensor's range that is left straight on. */
     public static final double RANGE_FLOOR = 0.25;

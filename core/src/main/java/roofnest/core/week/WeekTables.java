@@ -1,0 +1,186 @@
+package roofnest.core.week;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+import roofnest.core.plan.Ground;
+import roofnest.core.plan.HousePlan;
+import roofnest.core.plan.PlanPoint;
+
+/**
+ * All that a week of one house is drawn from: what comes, by which way, at what rate in each hour, and what each camera notices of it by
+ * that hour's air and light. Found once, drawn from a thousand times. Never changes.
+ */
+final class WeekTables {
+    /** Warmth is told apart in steps of this share of a range. */
+    private static final double WARMTH_STEP = 0.02;
+    /** How long what stirs before a camera goes on, seconds. */
+    private static final double STIRS_S = 2;
+
+    private final List<Coming> comings = new ArrayList<>();
+    private final List<Watch> watches;
+    private final Conditions conditions;
+    /** By offset of the week's warmth, hour of the week: rates added up over the comings, events an hour. */
+    private final double[][][] upTo;
+    /** By offset, hour of the day, coming, camera. */
+    private final Passage.Noticed[][][][] noticed;
+    private final float[][][][] passes;
+
+    /** One source on one way, or before one camera. */
+    record Coming(Source source, Source.Way way, int camera, double[] share, List<Passage> passages) {
+        SourceKind kind() {
+            return source.kind();
+        }
+
+        boolean arrives() {
+            return way != null && way.arrives();
+        }
+
+        String way(List<Watch> watches) {
+            return way == null ? "before " + watches.get(camera).name() : way.name();
+        }
+    }
+
+    WeekTables(HousePlan plan, Ground ground, List<Source> sources, List<Watch> watches, Conditions conditions) {
+        this.watches = List.copyOf(watches);
+        this.conditions = conditions;
+        Stirring stirring = new Stirring(plan, ground);
+        List<List<Optional<PlanPoint>>> stirsAt = new ArrayList<>();
+        for (Source source : sources) {
+            for (Source.Way way : source.kind().body() == null ? List.<Source.Way>of() : source.ways()) {
+                double[] share = new double[Week.HOURS_A_DAY];
+                Arrays.fill(share, way.share());
+                comings.add(new Coming(source, way, -1, share, watches.stream()
+                        .map(watch -> new Passage(watch, way, source.kind().body(), ground)).toList()));
+                stirsAt.add(List.of());
+            }
+            for (int camera = 0; source.kind().body() == null && camera < watches.size(); camera++) {
+                stirs(stirring, source, camera, stirsAt);
+            }
+        }
+        int offsets = Conditions.OFFSETS_C.length;
+        noticed = new Passage.Noticed[offsets][Week.HOURS_A_DAY][comings.size()][watches.size()];
+        passes = new float[offsets][Week.HOURS_A_DAY][comings.size()][watches.size()];
+        fill(stirsAt);
+        upTo = new double[offsets][Week.HOURS][comings.size()];
+        for (int offset = 0; offset < offsets; offset++) {
+            for (int hour = 0; hour < Week.HOURS; hour++) {
+                double sum = 0;
+                for (int c = 0; c < comings.size(); c++) {
+                    Coming coming = comings.get(c);
+                    int day = hour % Week.HOURS_A_DAY;
+                    boolean matters = coming.arrives() || isNoticed(noticed[offset][day][c]);
+                    sum += matters ? coming.source().inHour(hour) * coming.share()[day] : 0;
+                    upTo[offset][hour][c] = sum;
+                }
+            }
+        }
+    }
+
+    private void stirs(Stirring stirring, Source source, int camera, List<List<Optional<PlanPoint>>> stirsAt) {
+        Optional<Stirring.Share> light = stirring.share(source.kind(), watches.get(camera), false, conditions);
+        Optional<Stirring.Share> dark = stirring.share(source.kind(), watches.get(camera), true, conditions);
+        if (light.isEmpty() && dark.isEmpty()) {
+            return;
+        }
+        double[] share = new double[Week.HOURS_A_DAY];
+        for (int hour = 0; hour < share.length; hour++) {
+            share[hour] = (conditions.dark(hour) ? dark : light).map(Stirring.Share::of).orElse(0.0);
+        }
+        comings.add(new Coming(source, null, camera, share, List.of()));
+        stirsAt.add(List.of(light.map(Stirring.Share::at), dark.map(Stirring.Share::at)));
+    }
+
+    private static boolean isNoticed(Passage.Noticed[] byCamera) {
+        for (Passage.Noticed one : byCamera) {
+            if (one != null) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private void fill(List<List<Optional<PlanPoint>>> stirsAt) {
+        for (int c = 0; c < comings.size(); c++) {
+            Coming coming = comings.get(c);
+            for (int camera = 0; camera < watches.size(); camera++) {
+                Map<Long, Optional<Passage.Noticed>> known = new HashMap<>();
+                for (int offset = 0; offset < Conditions.OFFSETS_C.length; offset++) {
+                    for (int hour = 0; hour < Week.HOURS_A_DAY; hour++) {
+                        boolean dark = conditions.dark(hour);
+                        Passage.Noticed one = coming.way() == null ? stirring(coming, camera, stirsAt.get(c), dark)
+                                : walking(coming.passages().get(camera), warmth(coming.kind(), hour, offset), dark, known);
+                        noticed[offset][hour][c][camera] = one;
+                        passes[offset][hour][c][camera] = one == null ? 0 : (float) Kinds.passes(coming.kind(),
+                                watches.get(camera).setting().kinds(), one.heightPx(), dark);
+                    }
+                }
+            }
+        }
+    }
+
+    private static Passage.Noticed stirring(Coming coming, int camera, List<Optional<PlanPoint>> at, boolean dark) {
+        return coming.camera() != camera ? null
+                : at.get(dark ? 1 : 0).map(place -> new Passage.Noticed(0, STIRS_S, 0, place, null)).orElse(null);
+    }
+
+    private static Passage.Noticed walking(Passage passage, double warmth, boolean dark, Map<Long, Optional<Passage.Noticed>> known) {
+        long key = Math.round(warmth / WARMTH_STEP) * 2 + (dark ? 1 : 0);
+        return known.computeIfAbsent(key, any -> passage.notice(Math.round(warmth / WARMTH_STEP) * WARMTH_STEP, dark)).orElse(null);
+    }
+
+    double warmth(SourceKind kind, int hourOfDay, int offset) {
+        return Warmth.factor(kind.body(), conditions.airC(hourOfDay, offset));
+    }
+
+    int count() {
+        return comings.size();
+    }
+
+    Coming coming(int index) {
+        return comings.get(index);
+    }
+
+    List<Watch> watches() {
+        return watches;
+    }
+
+    Conditions conditions() {
+        return conditions;
+    }
+
+    /** Events an hour, of all comings together. */
+    double rate(int offset, int hour) {
+        return comings.isEmpty() ? 0 : upTo[offset][hour][comings.size() - 1];
+    }
+
+    /** Which coming a share of an hour's rate falls to. @param at from 0 to {@link #rate} */
+    int fallsTo(int offset, int hour, double at) {
+        double[] sums = upTo[offset][hour];
+        int low = 0;
+        int high = sums.length - 1;
+        while (low < high) {
+            int middle = (low + high) >>> 1;
+            if (sums[middle] > at) {
+                high = middle;
+            } else {
+                low = middle + 1;
+            }
+        }
+        return low;
+    }
+
+    /** What a camera notices of a coming; null for nothing. */
+    Passage.Noticed noticed(int offset, int hourOfDay, int coming, int camera) {
+        return noticed[offset][hourOfDay][coming][camera];
+    }
+
+    /** Chance that it passes the camera's filter of kinds. */
+    float passes(int offset, int hourOfDay, int coming, int camera) {
+        return passes[offset][hourOfDay][coming][camera];
+    }
+}

@@ -1,0 +1,219 @@
+package roofnest.core.week;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.SplittableRandom;
+
+import roofnest.core.catalogue.MotionSpec;
+import roofnest.core.lang.Require;
+import roofnest.core.plan.Ground;
+import roofnest.core.plan.HousePlan;
+
+/**
+ * Ordinary weeks of one house, drawn from one seed: the same inputs give the same weeks. Arrivals are Poisson by hour of the week; each
+ * passes zone, sensitivity and kinds, and begins a clip unless one runs or the cool-down is not over; while something goes on moving, a
+ * clip of a model that ends early goes on, to its length.
+ */
+public final class Weeks {
+    public static final int MOST_WEEKS = 10_000;
+    /** A clip that ends early is at least so long, and goes on so long after the last movement, seconds. */
+    static final double LEAST_CLIP_S = 5;
+    static final double AFTER_MOVEMENT_S = 3;
+
+    private final WeekTables tables;
+    private final long seed;
+    private final int cameras;
+
+    public Weeks(HousePlan plan, Ground ground, List<Source> sources, List<Watch> watches, Conditions conditions, long seed) {
+        this.tables = new WeekTables(plan, ground, sources, watches, conditions);
+        this.seed = seed;
+        this.cameras = watches.size();
+    }
+
+    /** What a camera made of something that came. */
+    public enum Made {
+        RANG("rang"), IN_CLIP("in a clip that ran already"), RESTED("in its cool-down"), NOT_ITS_KIND("not taken for what counts"),
+        UNNOTICED("not noticed");
+
+        private final String words;
+
+        Made(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /** @param why in words, also for what was noticed */
+    public record Answer(long cameraId, String camera, Made made, String why) {}
+
+    /**
+     * Something that came in one of the weeks.
+     *
+     * @param atS since Monday's midnight, seconds
+     * @param placeId that somebody arrives at; empty for all others
+     */
+    public record Event(double atS, SourceKind kind, String way, String placeId, Optional<Source.Way> on, List<Answer> answers) {
+        public boolean rang() {
+            return answers.stream().anyMatch(answer -> answer.made() == Made.RANG);
+        }
+
+        public boolean recorded() {
+            return answers.stream().anyMatch(answer -> answer.made() == Made.RANG || answer.made() == Made.IN_CLIP);
+        }
+    }
+
+    /** @param weeks drawn, 1 to {@link #MOST_WEEKS} */
+    public WeekOutcome run(int weeks) {
+        Require.inRange("weeks", weeks, 1, MOST_WEEKS);
+        WeekTally tally = new WeekTally(tables, weeks);
+        for (int week = 0; week < weeks; week++) {
+            new Run(week, tally, null).week();
+        }
+        return tally.outcome();
+    }
+
+    /** All that came in one week and that some camera noticed, or that arrived. @param week from 0 */
+    public List<Event> events(int week) {
+        List<Event> log = new ArrayList<>();
+        new Run(week, new WeekTally(tables, 1), log).week();
+        return log;
+    }
+
+    /** One week as it goes. */
+    private final class Run {
+        private final SplittableRandom random;
+        private final int week;
+        private final WeekTally tally;
+        private final List<Event> log;
+        private final double[] clipFromS = new double[cameras];
+        private final double[] clipToS = new double[cameras];
+        private final double[] restsToS = new double[cameras];
+        private final Made[] made = new Made[cameras];
+        private int offset;
+
+        private Run(int week, WeekTally tally, List<Event> log) {
+            // Mixed once, so that the streams of weeks that lie side by side have nothing in common.
+            this.random = new SplittableRandom(new SplittableRandom(seed + week).nextLong());
+            this.week = log == null ? week : 0;
+            this.tally = tally;
+            this.log = log;
+            Arrays.fill(clipFromS, -1);
+            Arrays.fill(clipToS, -1);
+            Arrays.fill(restsToS, -1);
+        }
+
+        private void week() {
+            double warm = random.nextDouble();
+            offset = warm < Conditions.OFFSET_SHARES[0] ? 0 : warm < Conditions.OFFSET_SHARES[0] + Conditions.OFFSET_SHARES[1] ? 1 : 2;
+            double hours = 0;
+            double left = -Math.log(1 - random.nextDouble());
+            int hour = 0;
+            while (hour < Week.HOURS) {
+                double rate = tables.rate(offset, hour);
+                double untilNext = hour + 1 - hours;
+                if (rate * untilNext <= left) {
+                    left -= rate * untilNext;
+                    hour++;
+                    hours = hour;
+                } else {
+                    hours += left / rate;
+                    comes(hours * Week.SECONDS_AN_HOUR, hour, tables.fallsTo(offset, hour, random.nextDouble() * rate));
+                    left = -Math.log(1 - random.nextDouble());
+                }
+            }
+            for (int camera = 0; camera < cameras; camera++) {
+                close(camera);
+            }
+        }
+
+        private void comes(double atS, int hour, int coming) {
+            int day = hour % Week.HOURS_A_DAY;
+            boolean told = false;
+            boolean recorded = false;
+            for (int camera = 0; camera < cameras; camera++) {
+                made[camera] = answer(atS, hour, day, coming, camera);
+                told |= made[camera] == Made.RANG;
+                recorded |= made[camera] == Made.RANG || made[camera] == Made.IN_CLIP;
+            }
+            tally.came(week, hour, coming, told, recorded);
+            if (log != null) {
+                log.add(event(atS, day, coming));
+            }
+        }
+
+        private Made answer(double atS, int hour, int day, int coming, int camera) {
+            Passage.Noticed noticed = tables.noticed(offset, day, coming, camera);
+            if (noticed == null) {
+                return Made.UNNOTICED;
+            }
+            float passes = tables.passes(offset, day, coming, camera);
+            if (passes < 1 && random.nextDouble() >= passes) {
+                return Made.NOT_ITS_KIND;
+            }
+            Watch watch = tables.watches().get(camera);
+            double noticedS = atS + noticed.triggerS();
+            tally.noticed(camera);
+            boolean dark = tables.conditions().dark(day);
+            double cap = clipFromS[camera] + watch.setting().clipSeconds();
+            if (noticedS < clipToS[camera]) {
+                if (watch.model().alerts().endsEarly()) {
+                    clipToS[camera] = Math.min(cap, Math.max(clipToS[camera], atS + noticed.lastS() + AFTER_MOVEMENT_S));
+                    restsToS[camera] = clipToS[camera] + watch.setting().coolDownSeconds();
+                }
+                tally.shows(camera, week, noticed.levelS(noticed.triggerS(), clipToS[camera] - atS, dark));
+                return Made.IN_CLIP;
+            }
+            if (noticedS < restsToS[camera]) {
+                return Made.RESTED;
+            }
+            close(camera);
+            MotionSpec motion = watch.model().motion();
+            double first = noticedS + motion.wakeSeconds() - motion.prerollSeconds();
+            double full = first + watch.setting().clipSeconds();
+            clipFromS[camera] = first;
+            clipToS[camera] = watch.model().alerts().endsEarly()
+                    ? Math.min(full, Math.max(first + LEAST_CLIP_S, atS + noticed.lastS() + AFTER_MOVEMENT_S)) : full;
+            restsToS[camera] = clipToS[camera] + watch.setting().coolDownSeconds();
+            tally.clip(camera, week, hour, coming);
+            tally.shows(camera, week, noticed.levelS(first - atS, clipToS[camera] - atS, dark));
+            return Made.RANG;
+        }
+
+        /** A clip is as long as it was in the end. */
+        private void close(int camera) {
+            if (clipToS[camera] > clipFromS[camera]) {
+                tally.recorded(camera, week, clipToS[camera] - clipFromS[camera]);
+            }
+            clipFromS[camera] = -1;
+            clipToS[camera] = -1;
+        }
+
+        private Event event(double atS, int day, int coming) {
+            WeekTables.Coming what = tables.coming(coming);
+            List<Answer> answers = new ArrayList<>();
+            for (int camera = 0; camera < cameras; camera++) {
+                Watch watch = tables.watches().get(camera);
+                answers.add(new Answer(watch.cameraId(), watch.name(), made[camera], why(day, coming, camera)));
+            }
+            return new Event(atS, what.kind(), what.way(tables.watches()), what.arrives() ? what.way().toPlace() : "",
+                    Optional.ofNullable(what.way()), answers);
+        }
+
+        private String why(int day, int coming, int camera) {
+            WeekTables.Coming what = tables.coming(coming);
+            Passage.Noticed noticed = tables.noticed(offset, day, coming, camera);
+            boolean dark = tables.conditions().dark(day);
+            if (noticed == null) {
+                return what.way() == null ? "not before this camera"
+                        : what.passages().get(camera).why(tables.warmth(what.kind(), day, offset), dark).words();
+            }
+            return WeekWords.why(tables.watches().get(camera), what.kind(), noticed, made[camera],
+                    tables.passes(offset, day, coming, camera), tables.conditions().airC(day, offset));
+        }
+    }
+}
