@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 
+import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.lang.Require;
 import roofnest.core.mount.SaidLead;
@@ -18,6 +19,7 @@ import roofnest.core.still.Spread;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
 import roofnest.core.view.Zone;
+import roofnest.core.week.WatchSetting;
 
 /**
  * A camera of a household, planned or hung.
@@ -28,12 +30,13 @@ import roofnest.core.view.Zone;
  * @param ownPassword whether its factory password has been changed
  * @param hangs how surely its pose is that in which it hangs, where that was read on site; empty for a pose that is planned
  * @param lead the way of its lead as somebody measured or drew it
+ * @param watching how its sensor and its kinds are set; empty for as it comes
  * @param look what somebody saw where steps or a ladder go up to it
  */
 public record Camera(
         long id, String name, DeviceModel model, CameraPose pose, Set<MaskCell> masked, Settings settings, boolean joined,
         boolean ownPassword, boolean mounted, Optional<LocalDate> lastCharged, List<Zone> zones, Optional<Spread> hangs,
-        Optional<SpotLook> look, Optional<SaidLead> lead) {
+        Optional<SpotLook> look, Optional<SaidLead> lead, Optional<Watching> watching) {
     public Camera {
         masked = Set.copyOf(masked);
         zones = List.copyOf(zones);
@@ -44,7 +47,7 @@ public record Camera(
             long id, String name, DeviceModel model, CameraPose pose, Set<MaskCell> masked, Settings settings, boolean joined,
             boolean ownPassword, boolean mounted, Optional<LocalDate> lastCharged, List<Zone> zones) {
         this(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.empty(), Optional.empty(),
-                Optional.empty());
+                Optional.empty(), Optional.empty());
     }
 
     /** A camera that watches its whole picture. */
@@ -52,6 +55,20 @@ public record Camera(
             long id, String name, DeviceModel model, CameraPose pose, Set<MaskCell> masked, Settings settings, boolean joined,
             boolean ownPassword, boolean mounted, Optional<LocalDate> lastCharged) {
         this(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, List.of());
+    }
+
+    /**
+     * How its sensor and its kinds are set.
+     *
+     * @param sensitivity step, from 0, the dullest
+     * @param kinds that count; empty is not possible
+     */
+    public record Watching(int sensitivity, Set<AlertSpec.Kind> kinds) {
+        public Watching {
+            Require.inRange("sensitivity step", sensitivity, 0, 99);
+            Require.inRange("kinds that count", kinds.size(), 1, AlertSpec.Kind.values().length);
+            kinds = Set.copyOf(kinds);
+        }
     }
 
     /**
@@ -133,13 +150,13 @@ public record Camera(
     /** Planned otherwise. */
     public Camera withPose(CameraPose newPose) {
         return new Camera(id, name, model, newPose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.empty(),
-                look, lead);
+                look, lead, watching);
     }
 
     /** With what somebody saw at the foot of its steps or ladder. */
     public Camera withLook(SpotLook seen) {
         return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, hangs,
-                Optional.of(seen), lead);
+                Optional.of(seen), lead, watching);
     }
 
     /** The way of its lead as it was measured on site, to the spot at which it is now. */
@@ -150,13 +167,26 @@ public record Camera(
     /** With the way of its lead as somebody measured or drew it. */
     public Camera withLead(SaidLead said) {
         return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, hangs, look,
-                Optional.of(said));
+                Optional.of(said), watching);
+    }
+
+    /** With its sensor and kinds set so. */
+    public Camera withWatching(Watching set) {
+        return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, hangs, look, lead,
+                Optional.of(set));
+    }
+
+    /** How it is set to watch: as it comes, where nobody set it. */
+    public WatchSetting watchSetting() {
+        WatchSetting usual = WatchSetting.usual(model.alerts(), settings.clipSeconds(), settings.coolDownSeconds());
+        return watching.map(set -> new WatchSetting(Math.min(set.sensitivity(), model.alerts().sensitivity().size() - 1), set.kinds(),
+                settings.clipSeconds(), settings.coolDownSeconds())).orElse(usual);
     }
 
     /** As it was read to hang. */
     public Camera hanging(CameraPose read, Spread spread) {
         return new Camera(id, name, model, read, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.of(spread),
-                look, lead);
+                look, lead, watching);
     }
 
     /** What a finding about what it sees rests on. */
@@ -165,14 +195,17 @@ public record Camera(
     }
 
     public Camera withSettings(Settings newSettings) {
-        return new Camera(id, name, model, pose, masked, newSettings, joined, ownPassword, mounted, lastCharged, zones, hangs, look, lead);
+        return new Camera(id, name, model, pose, masked, newSettings, joined, ownPassword, mounted, lastCharged, zones, hangs, look, lead,
+                watching);
     }
 
     public Camera withMasked(Set<MaskCell> cells) {
-        return new Camera(id, name, model, pose, cells, settings, joined, ownPassword, mounted, lastCharged, zones, hangs, look, lead);
+        return new Camera(id, name, model, pose, cells, settings, joined, ownPassword, mounted, lastCharged, zones, hangs, look, lead,
+                watching);
     }
 
     public Camera withZones(List<Zone> newZones) {
-        return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, newZones, hangs, look, lead);
+        return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, newZones, hangs, look, lead,
+                watching);
     }
 }

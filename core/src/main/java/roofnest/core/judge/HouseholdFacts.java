@@ -21,17 +21,27 @@ import roofnest.core.radio.Reading;
  * @param written promises from the brief; those that every camera brings are added by {@link HouseholdJudge}
  * @param readings of the signal, made on site
  * @param practice of the firm that does the work
+ * @param comings who comes by, as far as somebody said so
  * @param otherThings on the Wi-Fi that would have to rejoin after a change; {@link SafeCredentials#NOT_COUNTED} before anybody counted
  */
 public record HouseholdFacts(
         Optional<HousePlan> plan, List<Camera> cameras, List<Promise> written, Optional<HomeNetwork> network, int otherThings,
         Access access, List<Proof> proofs, Climate climate, LocalDate today, boolean handedOver, List<Reading> readings,
-        Practice practice) {
+        Practice practice, ComingsAndGoings comings) {
     public HouseholdFacts {
         cameras = List.copyOf(cameras);
         written = List.copyOf(written);
         proofs = List.copyOf(proofs);
         readings = List.copyOf(readings);
+    }
+
+    /** Facts of a house about which as much goes on as about any. */
+    public HouseholdFacts(
+            Optional<HousePlan> plan, List<Camera> cameras, List<Promise> written, Optional<HomeNetwork> network, int otherThings,
+            Access access, List<Proof> proofs, Climate climate, LocalDate today, boolean handedOver, List<Reading> readings,
+            Practice practice) {
+        this(plan, cameras, written, network, otherThings, access, proofs, climate, today, handedOver, readings, practice,
+                ComingsAndGoings.USUAL);
     }
 
     /** Facts judged by the ordinary ways of working. */
@@ -67,17 +77,17 @@ public record HouseholdFacts(
     /** The same house with other cameras, or another house's cameras on it. */
     public HouseholdFacts withPlanAndCameras(HousePlan otherPlan, List<Camera> others) {
         return new HouseholdFacts(Optional.of(otherPlan), others, written, network, otherThings, access, proofs, climate, today, handedOver,
-                readings, practice);
+                readings, practice, comings);
     }
 
     /** The same household with another network, or none. */
     public HouseholdFacts withNetwork(Optional<HomeNetwork> other) {
         return new HouseholdFacts(plan, cameras, written, other, otherThings, access, proofs, climate, today, handedOver, readings,
-                practice);
+                practice, comings);
     }
 
     public HouseholdFacts withCameras(List<Camera> others) {
         return new HouseholdFacts(plan, others, written, network, otherThings, access, proofs, climate, today, handedOver, readings,
-                practice);
+                practice, comings);
     }
 }

@@ -20,6 +20,8 @@ import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
 import roofnest.core.radio.LinkBudget;
 import roofnest.core.view.MaskCell;
+import roofnest.core.week.Source;
+import roofnest.core.week.Weeks;
 
 /** Judges one household. Holds its plan's geometry, so that judging again after a move is quick. */
 public final class HouseholdJudge {
@@ -106,6 +108,20 @@ public final class HouseholdJudge {
     /** The computed year of a battery camera as it is charged and set. */
     public BatteryYear.Outcome batteryYear(HouseholdFacts facts, Camera camera) {
         return years.of(facts, camera, link(facts, camera), camera.settings().chargeEveryDays());
+    }
+
+    /**
+     * Ordinary weeks of the household, with its cameras as they hang and are set; empty without a plan.
+     *
+     * @param monthOfYear of the calendar, 1 to 12
+     */
+    public Optional<Weeks> weeks(HouseholdFacts facts, int monthOfYear) {
+        return house.map(h -> OrdinaryWeek.of(h, facts, this::eye, monthOfYear));
+    }
+
+    /** Who comes by, how often, and by which ways of the plan; empty without one. */
+    public List<Source> sources(HouseholdFacts facts) {
+        return facts.plan().map(plan -> OrdinaryWeek.sources(plan, facts)).orElse(List.of());
     }
 
     /** How a camera's panel had best lean and face, and whether a little more lead would bring it into more sun. */

@@ -33,8 +33,9 @@ final class Passage {
     private final boolean[] zoned;
     private final int[] wedge;
     private final double[] heightPx;
-    private final boolean[] atLevel;
-    private final boolean[] atLevelByNight;
+    /** Steps up to each that show the level asked for. */
+    private final int[] atLevel;
+    private final int[] atLevelByNight;
 
     /** What came of it. @param lastS when it was felt last */
     record Noticed(double triggerS, double lastS, double heightPx, PlanPoint at, Passage passage) {
@@ -71,8 +72,8 @@ final class Passage {
         zoned = new boolean[steps];
         wedge = new int[steps];
         heightPx = new double[steps];
-        atLevel = new boolean[steps];
-        atLevelByNight = new boolean[steps];
+        atLevel = new int[steps + 1];
+        atLevelByNight = new int[steps + 1];
         Eye eye = watch.vision().eye();
         for (int i = 0; i < steps; i++) {
             Walk.Position on = walk.at(i * STEP_S * body.speedMPerS());
@@ -91,12 +92,14 @@ final class Passage {
             if (watch.model().motion().sensing() == MotionSpec.Sensing.PICTURE && pixel.isEmpty()) {
                 need[i] = Double.POSITIVE_INFINITY;
             }
+            boolean shows = false;
             if (need[i] < Double.POSITIVE_INFINITY) {
                 heightPx[i] = body.heightM() * PixelDensity.atPxPerM(eye.projection(), new SpacePoint(at.xM(), at.yM(), torsoM));
                 double faceM = groundM + body.heightM() - FACE_BELOW_TOP_M;
-                atLevel[i] = watch.vision().makesOut(at.xM(), at.yM(), faceM, watch.level(), false);
-                atLevelByNight[i] = atLevel[i] && lit[i];
+                shows = watch.vision().makesOut(at.xM(), at.yM(), faceM, watch.level(), false);
             }
+            atLevel[i + 1] = atLevel[i] + (shows ? 1 : 0);
+            atLevelByNight[i + 1] = atLevelByNight[i] + (shows && lit[i] ? 1 : 0);
         }
     }
 
@@ -177,11 +180,9 @@ final class Passage {
     }
 
     private double levelS(double fromS, double toS, boolean night) {
-        boolean[] level = night ? atLevelByNight : atLevel;
-        double seconds = 0;
-        for (int i = Math.max(0, (int) Math.ceil(fromS / STEP_S)); i < level.length && i * STEP_S <= toS; i++) {
-            seconds += level[i] ? STEP_S : 0;
-        }
-        return seconds;
+        int[] level = night ? atLevelByNight : atLevel;
+        int from = Math.max(0, (int) Math.ceil(fromS / STEP_S));
+        int to = Math.min(level.length - 1, (int) Math.floor(toS / STEP_S) + 1);
+        return from >= to ? 0 : (level[to] - level[from]) * STEP_S;
     }
 }

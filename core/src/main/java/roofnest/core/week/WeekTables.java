@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 import roofnest.core.plan.Ground;
 import roofnest.core.plan.HousePlan;
@@ -29,6 +30,9 @@ final class WeekTables {
     /** By offset, hour of the day, coming, camera. */
     private final Passage.Noticed[][][][] noticed;
     private final float[][][][] passes;
+    /** By offset, hour of the day, coming: the cameras that notice it. */
+    private final int[][][][] noticers;
+    private final SourceKind.Want[] wants;
 
     /** One source on one way, or before one camera. */
     record Coming(Source source, Source.Way way, int camera, double[] share, List<Passage> passages) {
@@ -65,6 +69,8 @@ final class WeekTables {
         int offsets = Conditions.OFFSETS_C.length;
         noticed = new Passage.Noticed[offsets][Week.HOURS_A_DAY][comings.size()][watches.size()];
         passes = new float[offsets][Week.HOURS_A_DAY][comings.size()][watches.size()];
+        noticers = new int[offsets][Week.HOURS_A_DAY][comings.size()][];
+        wants = comings.stream().map(coming -> coming.kind().want()).toArray(SourceKind.Want[]::new);
         fill(stirsAt);
         upTo = new double[offsets][Week.HOURS][comings.size()];
         for (int offset = 0; offset < offsets; offset++) {
@@ -73,7 +79,7 @@ final class WeekTables {
                 for (int c = 0; c < comings.size(); c++) {
                     Coming coming = comings.get(c);
                     int day = hour % Week.HOURS_A_DAY;
-                    boolean matters = coming.arrives() || isNoticed(noticed[offset][day][c]);
+                    boolean matters = coming.arrives() || noticers[offset][day][c].length > 0;
                     sum += matters ? coming.source().inHour(hour) * coming.share()[day] : 0;
                     upTo[offset][hour][c] = sum;
                 }
@@ -95,15 +101,6 @@ final class WeekTables {
         stirsAt.add(List.of(light.map(Stirring.Share::at), dark.map(Stirring.Share::at)));
     }
 
-    private static boolean isNoticed(Passage.Noticed[] byCamera) {
-        for (Passage.Noticed one : byCamera) {
-            if (one != null) {
-                return true;
-            }
-        }
-        return false;
-    }
-
     private void fill(List<List<Optional<PlanPoint>>> stirsAt) {
         for (int c = 0; c < comings.size(); c++) {
             Coming coming = comings.get(c);
@@ -118,6 +115,12 @@ final class WeekTables {
                         passes[offset][hour][c][camera] = one == null ? 0 : (float) Kinds.passes(coming.kind(),
                                 watches.get(camera).setting().kinds(), one.heightPx(), dark);
                     }
+                }
+            }
+            for (int offset = 0; offset < Conditions.OFFSETS_C.length; offset++) {
+                for (int hour = 0; hour < Week.HOURS_A_DAY; hour++) {
+                    Passage.Noticed[] by = noticed[offset][hour][c];
+                    noticers[offset][hour][c] = IntStream.range(0, by.length).filter(camera -> by[camera] != null).toArray();
                 }
             }
         }
@@ -172,6 +175,14 @@ final class WeekTables {
             }
         }
         return low;
+    }
+
+    int[] noticers(int offset, int hourOfDay, int coming) {
+        return noticers[offset][hourOfDay][coming];
+    }
+
+    SourceKind.Want want(int coming) {
+        return wants[coming];
     }
 
     /** What a camera notices of a coming; null for nothing. */

@@ -52,7 +52,7 @@ final class WeekTally {
     }
 
     void clip(int camera, int week, int hour, int coming) {
-        int want = tables.coming(coming).kind().want().ordinal();
+        int want = tables.want(coming).ordinal();
         clips[camera][week]++;
         clipsByComing[camera][coming]++;
         clipsByHour[camera][hour]++;

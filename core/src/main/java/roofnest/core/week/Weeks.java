@@ -135,7 +135,8 @@ public final class Weeks {
             int day = hour % Week.HOURS_A_DAY;
             boolean told = false;
             boolean recorded = false;
-            for (int camera = 0; camera < cameras; camera++) {
+            Arrays.fill(made, Made.UNNOTICED);
+            for (int camera : tables.noticers(offset, day, coming)) {
                 made[camera] = answer(atS, hour, day, coming, camera);
                 told |= made[camera] == Made.RANG;
                 recorded |= made[camera] == Made.RANG || made[camera] == Made.IN_CLIP;
@@ -148,9 +149,6 @@ public final class Weeks {
 
         private Made answer(double atS, int hour, int day, int coming, int camera) {
             Passage.Noticed noticed = tables.noticed(offset, day, coming, camera);
-            if (noticed == null) {
-                return Made.UNNOTICED;
-            }
             float passes = tables.passes(offset, day, coming, camera);
             if (passes < 1 && random.nextDouble() >= passes) {
                 return Made.NOT_ITS_KIND;
