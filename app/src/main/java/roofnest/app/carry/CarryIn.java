@@ -53,7 +53,9 @@ import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
 import roofnest.core.document.CheckedJson;
 import roofnest.core.document.DocumentRefused;
+import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.judge.Camera;
+import roofnest.core.judge.ComingsAndGoings;
 import roofnest.core.judge.Proof;
 import roofnest.core.judge.ProofMark;
 import roofnest.core.network.HomeNetwork;
@@ -79,6 +81,8 @@ import roofnest.core.view.CameraPose;
 import roofnest.core.view.Projection;
 import roofnest.core.view.MaskCell;
 import roofnest.core.view.Zone;
+import roofnest.core.week.HouseKind;
+import roofnest.core.week.SourceKind;
 
 /** Takes a household in from its document: checked as a whole first, and nothing of it is kept when anything is wrong. */
 @Service
@@ -272,6 +276,7 @@ public class CarryIn {
             Map<Long, PromiseKey> written = promises(id, in);
             networks(staff, id, in);
             climate(id, in.climate());
+            comings(id, in.comings());
             each(in.things()).forEach(thing -> books.things().add(id, thing.name(), thing.howMany()));
             if (in.thingsCounted()) {
                 books.things().counted(id);
@@ -417,6 +422,13 @@ public class CarryIn {
         }
     }
 
+    private void comings(long id, HouseholdFile.Comings c) {
+        if (c != null) {
+            books.comings().say(id, new ComingsAndGoings(HouseKind.valueOf(c.house()), c.aWeekday().entrySet().stream()
+                    .collect(Collectors.toMap(entry -> SourceKind.valueOf(entry.getKey()), Map.Entry::getValue))), 0);
+        }
+    }
+
     /** A hub has to be joined again: its own password stayed where it was. */
     private void hub(long id, HouseholdFile.Hub hub) {
         models.hub(hub.model());
@@ -438,6 +450,8 @@ public class CarryIn {
                         c.room(), c.joinedAt(), c.ownPassword(), c.mountedAt(), c.lastChargedOn(),
                         Optional.ofNullable(c.wall()).map(w -> new CameraRepository.WallSaid(new SaidWall(Base.valueOf(w.base()),
                                 Covering.valueOf(w.covering()), w.coveringMm()), w.by(), w.at()))));
+        Optional.ofNullable(c.watching()).ifPresent(w -> books.cameras().watch(id, added, new Camera.Watching(w.sensitivity(),
+                w.kinds().stream().map(AlertSpec.Kind::valueOf).collect(Collectors.toSet())), books.cameras().get(id, added).version()));
         Optional.ofNullable(c.hangs()).ifPresent(h -> books.poses().put(id, new PoseReadingRepository.Row(added,
                 keys.getOrDefault(c.model(), c.model()), h.planned().pose(), h.read().pose(),
                 new Spread(h.placeSpreadM(), h.heightSpreadM(),

@@ -10,6 +10,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.TreeMap;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -24,6 +25,7 @@ import roofnest.app.prove.RemarkRepository;
 import roofnest.app.prove.TrialRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.ClimateRepository;
+import roofnest.app.records.ComingsRepository;
 import roofnest.app.records.Household;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HubRepository;
@@ -148,7 +150,12 @@ class CarryOut {
                         .filter(r -> r.camera() == null || carried(carried, r.camera())).toList(),
                 books.leavings().newest(id).stream().filter(l -> carried(carried, l.cameraId())).map(l -> new HouseholdFile.Look(
                         l.residentId(), l.cameraId(), l.refused(), l.said(), l.at(), l.by())).toList(),
-                climate(books.climates().of(id)), pictures);
+                climate(books.climates().of(id)), comings(books.comings().of(id)), pictures);
+    }
+
+    private static HouseholdFile.Comings comings(ComingsRepository.Said said) {
+        return said.version() == 0 ? null : new HouseholdFile.Comings(said.comings().house().name(), said.comings().aWeekday().entrySet()
+                .stream().collect(Collectors.toMap(entry -> entry.getKey().name(), Map.Entry::getValue)));
     }
 
     private static HouseholdFile.Climate climate(ClimateRepository.Set set) {
@@ -203,7 +210,10 @@ class CarryOut {
                         .map(w -> new HouseholdFile.Wall(w.wall().base().name(), w.wall().covering().name(), w.wall().coveringMm(), w.by(),
                                 w.at()))
                         .orElse(null),
-                hung.filter(row -> row.ofModel().equals(model.key())).map(CarryOut::hangs).orElse(null), look, lead);
+                hung.filter(row -> row.ofModel().equals(model.key())).map(CarryOut::hangs).orElse(null), look, lead,
+                c.watching()
+                        .map(set -> new HouseholdFile.Watching(set.sensitivity(), set.kinds().stream().map(Enum::name).sorted().toList()))
+                        .orElse(null));
     }
 
     private static HouseholdFile.Router router(RouterRepository.Router r) {

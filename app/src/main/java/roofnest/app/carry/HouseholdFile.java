@@ -22,7 +22,7 @@ record HouseholdFile(
         String format, int version, Particulars household, List<Person> people, JsonNode plan, List<Written> promises,
         Map<String, JsonNode> models, List<Network> networks, Router router, List<Thing> things, boolean thingsCounted, List<Hub> hubs,
         List<Camera> cameras, List<Access> access, List<Known> known, List<Screen> screens, List<Reading> readings, List<Entry> log,
-        List<Proved> proofs, List<Tested> tests, List<Remark> remarks, List<Look> looks, Climate climate,
+        List<Proved> proofs, List<Tested> tests, List<Remark> remarks, List<Look> looks, Climate climate, Comings comings,
         List<Picture> pictures) {
     static final String FORMAT = "roof-nest-household";
     static final int VERSION = 1;
@@ -40,6 +40,9 @@ record HouseholdFile(
     record Router(String model, boolean pushButton, boolean makesNames, String address, String poolFrom, String poolTo, Integer leases,
             Double upMbps, Double simGb) {}
 
+    /** What goes on about the house; events on a weekday by kind of source. */
+    record Comings(String house, Map<String, Double> aWeekday) {}
+
     record Thing(String name, int howMany) {}
 
     record Hub(String model, String name, String serial, String stickerKept, String room) {}
@@ -50,7 +53,10 @@ record HouseholdFile(
             double openSkyShare, int chargeEveryDays, Double panelSlopeDeg, Double panelHeadingDeg, String serial, String stickerKept,
             String deviceId, String room,
             OffsetDateTime joinedAt, boolean ownPassword, OffsetDateTime mountedAt, LocalDate lastChargedOn, Wall wall, Hangs hangs,
-            FootLook look, SaidWay lead) {}
+            FootLook look, SaidWay lead, Watching watching) {}
+
+    /** How its sensor and its kinds are set. */
+    record Watching(int sensitivity, List<String> kinds) {}
 
     /** What the wall at a mount is, as somebody said. */
     record Wall(String base, String covering, int coveringMm, String by, OffsetDateTime at) {}

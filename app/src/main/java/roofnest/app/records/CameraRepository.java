@@ -26,6 +26,7 @@ import roofnest.app.models.Models;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.StaleEdit;
+import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.judge.Camera;
 import roofnest.core.lang.Numbers;
 import roofnest.core.mount.Base;
@@ -330,6 +331,19 @@ public class CameraRepository implements Archive {
         }
     }
 
+    /** Sets sensor and kinds if nobody saved the camera since {@code version}. */
+    public void watch(long householdId, long id, Camera.Watching watching, int version) {
+        int rows = jdbc.sql("""
+            update camera set sensitivity = :sensitivity, kinds = :kinds, version = version + 1
+            where household_id = :householdId and id = :id and version = :version
+            """).param("sensitivity", watching.sensitivity())
+                .param("kinds", watching.kinds().stream().map(Enum::name).sorted().toArray(String[]::new))
+                .param("householdId", householdId).param("id", id).param("version", version).update();
+        if (rows != 1) {
+            throw stale(householdId, id, version);
+        }
+    }
+
     public void markJoined(long householdId, long id) {
         stamp(householdId, id, "joined_at");
     }
@@ -559,6 +573,10 @@ public class CameraRepository implements Archive {
                 joined != null, row.getObject("own_password_at") != null, mounted != null,
                 Optional.ofNullable(row.getObject("last_charged_on", LocalDate.class)),
                 List.of(json.readValue(row.getString("zones"), Zone[].class)));
+        if (row.getArray("kinds") != null) {
+            camera = camera.withWatching(new Camera.Watching(row.getInt("sensitivity"),
+                    Arrays.stream((String[]) row.getArray("kinds").getArray()).map(AlertSpec.Kind::valueOf).collect(Collectors.toSet())));
+        }
         Optional<WallSaid> wall = row.getString("wall_base") == null ? Optional.empty()
                 : Optional.of(new WallSaid(new SaidWall(Base.valueOf(row.getString("wall_base")),
                         Covering.valueOf(row.getString("wall_covering")), row.getInt("wall_covering_mm")),

@@ -40,6 +40,7 @@ public class JudgedHouseholds {
     private final ReadingRepository readings;
     private final ClimateRepository climates;
     private final PracticeRepository practices;
+    private final ComingsRepository comings;
     private final Judges judges;
     private final Metrics metrics;
     private final Clock clock;
@@ -51,7 +52,7 @@ public class JudgedHouseholds {
             PromiseRepository promises,
             NetworkRepository networks, OtherThingRepository otherThings,
             AccessRepository access, ProofRepository proofs, ReadingRepository readings, ClimateRepository climates,
-            PracticeRepository practices, Judges judges, Metrics metrics, Clock clock) {
+            PracticeRepository practices, ComingsRepository comings, Judges judges, Metrics metrics, Clock clock) {
         this.households = households;
         this.plans = plans;
         this.cameras = cameras;
@@ -66,6 +67,7 @@ public class JudgedHouseholds {
         this.readings = readings;
         this.climates = climates;
         this.practices = practices;
+        this.comings = comings;
         this.judges = judges;
         this.metrics = metrics;
         this.clock = clock;
@@ -133,7 +135,7 @@ public class JudgedHouseholds {
                 promises.of(id),
                 networks.homeNetwork(id), otherThings.count(id), access.of(id), proofs.of(id),
                 climates.climate(climates.of(id), plan),
-                LocalDate.now(clock), household.handedOver(), readings.of(id), practices.ofHousehold(id));
+                LocalDate.now(clock), household.handedOver(), readings.of(id), practices.ofHousehold(id), comings.of(id).comings());
         HouseholdJudge judge = judges.of(facts);
         return new Gathered(facts, records, judge, metrics.judging(() -> judge.again(facts)));
     }

@@ -1,6 +1,9 @@
 package roofnest.app.tune;
 
 import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -18,6 +21,7 @@ import roofnest.app.records.ClimateRepository;
 import roofnest.app.web.Form;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.StaleEdit;
+import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.judge.Camera;
 import roofnest.core.promise.Stage;
@@ -49,6 +53,23 @@ class TuneController {
         Camera.Settings settings = read(form, cameras.get(ref.id(), cameraId).camera().model());
         return form.save(() -> changes.run(ref, Stage.TUNE, () -> cameras.tune(ref.id(), cameraId, settings, null, version)))
                 ? "redirect:" + ref.path() + "/tune?camera=" + cameraId : page(ref, cameraId, model, form);
+    }
+
+    /** Sets the sensor's step and the kinds that count. */
+    @PostMapping("/households/{household}/tune/{camera}/watch")
+    @Says("What counts is set here; type it into the camera’s own app too.")
+    String watch(HouseholdRef ref, @PathVariable("camera") long cameraId, Form form, Model model) {
+        AlertSpec alerts = cameras.get(ref.id(), cameraId).camera().model().alerts();
+        int step = form.whole("sensitivity", "a step of its sensitivity", 0, alerts.sensitivity().size() - 1, "");
+        Set<AlertSpec.Kind> kinds = alerts.kinds().stream().map(AlertSpec.KindOf::kind)
+                .filter(kind -> form.has("kind-" + kind.name().toLowerCase(Locale.ROOT))).collect(Collectors.toSet());
+        if (kinds.isEmpty()) {
+            form.fault("kinds", "Let at least one kind count; a camera for which nothing does is off.");
+        }
+        int version = form.version();
+        return form.save(() -> changes.run(ref, Stage.TUNE,
+                () -> cameras.watch(ref.id(), cameraId, new Camera.Watching(step, kinds), version)))
+                        ? "redirect:" + ref.path() + "/tune?camera=" + cameraId + "#watch" : page(ref, cameraId, model, form);
     }
 
     @PostMapping("/households/{household}/tune/climate")

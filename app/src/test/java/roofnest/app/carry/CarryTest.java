@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -42,6 +43,7 @@ import roofnest.app.DemoPlaces;
 import roofnest.app.firm.Staff;
 import roofnest.app.models.Models;
 import roofnest.app.records.CameraRepository;
+import roofnest.app.records.ComingsRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.JudgedHouseholds;
@@ -52,7 +54,9 @@ import roofnest.app.records.SaidLeadRepository;
 import roofnest.app.records.SpotLookRepository;
 import roofnest.app.web.ImportRefused;
 import roofnest.core.catalogue.DeviceDocument;
+import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.judge.Camera;
+import roofnest.core.judge.ComingsAndGoings;
 import roofnest.core.judge.Judged;
 import roofnest.core.plan.SpacePoint;
 import roofnest.core.promise.Promise;
@@ -67,6 +71,8 @@ import roofnest.core.still.Spread;
 import roofnest.core.still.Tap;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.Projection;
+import roofnest.core.week.HouseKind;
+import roofnest.core.week.SourceKind;
 
 /** A household goes out of one firm and comes into another as it was, secrets apart; and what is wrong changes nothing. */
 @AppTest
@@ -82,6 +88,7 @@ class CarryTest {
     @Autowired private PoseReadingRepository poses;
     @Autowired private SpotLookRepository looks;
     @Autowired private SaidLeadRepository leads;
+    @Autowired private ComingsRepository comings;
     @Autowired private Models models;
     @Autowired private List<PictureShelf> shelves;
 
@@ -199,6 +206,9 @@ class CarryTest {
         leads.keep(from.id(), eye.id(), new SaidLead("hall socket", 7.5, 1,
                 List.of(new SpacePoint(1.25, -2, 0.4), new SpacePoint(3, -2, 2.2)), eye.planned().onPlan(), eye.planned().heightM(),
                 "Wynn Tarr"));
+        cameras.watch(from.id(), eye.id(), new Camera.Watching(2, Set.of(AlertSpec.Kind.PERSON, AlertSpec.Kind.VEHICLE)),
+                cameras.get(from.id(), eye.id()).version());
+        comings.say(from.id(), new ComingsAndGoings(HouseKind.FARM, Map.of(SourceKind.WILD, 2.5)), 0);
         demo.touched(from.id());
         assertThat(judged.of(from.id()).cameras().get(0).camera().pose()).isEqualTo(hangs);
         CarryIn.Taken taken = in.take(demo.staff("petra"), out.zip(from));
@@ -213,7 +223,12 @@ class CarryTest {
         assertThat(there.camera().look().orElseThrow().linesNear()).isTrue();
         assertThat(there.camera().lead().orElseThrow().alongM()).isEqualTo(7.5);
         assertThat(there.camera().lead().orElseThrow().turns()).containsExactly(new SpacePoint(1.25, -2, 0.4), new SpacePoint(3, -2, 2.2));
+        assertThat(there.camera().watching()).contains(new Camera.Watching(2, Set.of(AlertSpec.Kind.PERSON, AlertSpec.Kind.VEHICLE)));
+        assertThat(judged.of(taken.ref().id()).facts().comings()).isEqualTo(new ComingsAndGoings(HouseKind.FARM,
+                Map.of(SourceKind.WILD, 2.5)));
         leads.forget(from.id(), eye.id());
+        demo.jdbc().sql("update camera set sensitivity = null, kinds = null where id = :id").param("id", eye.id()).update();
+        demo.jdbc().sql("delete from house_comings where household_id = :id").param("id", from.id()).update();
         assertThat(poses.forget(from.id(), eye.id())).isTrue();
         demo.jdbc().sql("delete from spot_look where camera_id = :id").param("id", eye.id()).update();
         demo.jdbc().sql("update camera set wall_base = null, wall_covering = null, wall_covering_mm = null, wall_said_by = null, "

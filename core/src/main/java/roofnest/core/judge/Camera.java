@@ -88,6 +88,9 @@ public record Camera(
         /** What a new camera is given until it is tuned. */
         public static final Settings DEFAULT = new Settings(12, 30, 64, 30, 4, 0.7, 90);
 
+        /** More in a day are none that a camera could keep up with. */
+        public static final double MOST_VISITS = 2000;
+
         /** Visits bunch: while people are about, they come this many times as often as over the whole day. */
         private static final double BUNCHING = 4;
         static final double NIGHT_SHARE = 0.35;
@@ -97,7 +100,7 @@ public record Camera(
             Require.inRange("clip length in seconds", clipSeconds, 1, 600);
             Require.inRange("cool-down in seconds", coolDownSeconds, 0, 3600);
             Require.inRange("card in GB", cardGb, 0, 2000);
-            Require.inRange("visits a day", visitsPerDay, 0, 2000);
+            Require.inRange("visits a day", visitsPerDay, 0, MOST_VISITS);
             Require.inRange("live minutes a day", liveMinutes, 0, 1440);
             Require.inRange("open sky share", openSkyShare, 0, 1);
             Require.inRange("days between charges", chargeEveryDays, 0, 365);
@@ -129,6 +132,11 @@ public record Camera(
 
         public Settings withClipSeconds(int seconds) {
             return new Settings(seconds, coolDownSeconds, cardGb, visitsPerDay, liveMinutes, openSkyShare, chargeEveryDays, panelSlopeDeg,
+                    panelHeadingDeg);
+        }
+
+        public Settings withVisitsPerDay(double visits) {
+            return new Settings(clipSeconds, coolDownSeconds, cardGb, visits, liveMinutes, openSkyShare, chargeEveryDays, panelSlopeDeg,
                     panelHeadingDeg);
         }
 

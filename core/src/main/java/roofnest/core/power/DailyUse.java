@@ -11,7 +11,7 @@ import roofnest.core.lang.Require;
  */
 public record DailyUse(double clipsPerDay, double clipSeconds, double liveMinutes, double nightShare) {
     public DailyUse {
-        Require.inRange("clips a day", clipsPerDay, 0, 2000);
+        Require.inRange("clips a day", clipsPerDay, 0, 20_000);
         Require.inRange("clip length in seconds", clipSeconds, 1, 600);
         Require.inRange("live minutes a day", liveMinutes, 0, 1440);
         Require.inRange("share of clips at night", nightShare, 0, 1);

@@ -46,10 +46,11 @@ public record WeekOutcome(int weeks, List<OfCamera> cameras, Spread rings, Map<S
      * @param byKind clips a week, by what began them
      * @param byHour clips a week, by hour of the week
      * @param noticedAWeek all that it noticed and that counts, also while a clip ran or it rested
+     * @param darkShare of its clips that begin in the dark; 0 without clips
      * @param recordedS of a week, and {@code levelS}: of them showing somebody at the level asked for; seconds
      */
     public record OfCamera(long cameraId, String name, Spread clips, Map<SourceKind, Double> byKind, double[] byHour,
-            double noticedAWeek, Spread recordedS, Spread levelS, List<Spot> spots) {
+            double noticedAWeek, Spread recordedS, Spread levelS, double darkShare, List<Spot> spots) {
         /** Noticed a day, before any clip or cool-down swallows it. */
         public double noticedADay() {
             return noticedAWeek / Week.DAYS;

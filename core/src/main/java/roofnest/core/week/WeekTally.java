@@ -116,7 +116,17 @@ final class WeekTally {
         }
         return new WeekOutcome.OfCamera(watch.cameraId(), watch.name(), WeekOutcome.Spread.of(clips[camera]), byKind,
                 perWeek(clipsByHour[camera]), noticed[camera] / (double) weeks, WeekOutcome.Spread.of(recordedS[camera]),
-                WeekOutcome.Spread.of(levelS[camera]), spots);
+                WeekOutcome.Spread.of(levelS[camera]), darkShare(clipsByHour[camera]), spots);
+    }
+
+    private double darkShare(double[] byHour) {
+        double dark = 0;
+        double all = 0;
+        for (int hour = 0; hour < byHour.length; hour++) {
+            dark += tables.conditions().dark(hour % Week.HOURS_A_DAY) ? byHour[hour] : 0;
+            all += byHour[hour];
+        }
+        return all == 0 ? 0 : dark / all;
     }
 
     private Optional<PlanPoint> at(int coming, int camera) {

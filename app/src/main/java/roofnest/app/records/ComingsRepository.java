@@ -1,0 +1,60 @@
+package roofnest.app.records;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.EnumMap;
+import java.util.Map;
+
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+import roofnest.app.web.StaleEdit;
+import roofnest.core.judge.ComingsAndGoings;
+import roofnest.core.week.HouseKind;
+import roofnest.core.week.SourceKind;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What goes on about each house, as somebody said. */
+@Repository
+public class ComingsRepository {
+    private final JdbcClient jdbc;
+    private final JsonMapper json;
+
+    ComingsRepository(JdbcClient jdbc, JsonMapper json) {
+        this.jdbc = jdbc;
+        this.json = json;
+    }
+
+    /** @param version 0 before anything was said */
+    public record Said(ComingsAndGoings comings, int version) {
+        public static final Said NOTHING = new Said(ComingsAndGoings.USUAL, 0);
+    }
+
+    public Said of(long householdId) {
+        return jdbc.sql("select house_kind, rates, version from house_comings where household_id = :id").param("id", householdId)
+                .query(this::row).optional().orElse(Said.NOTHING);
+    }
+
+    /** @throws StaleEdit when somebody else was quicker */
+    public void say(long householdId, ComingsAndGoings comings, int version) {
+        int changed = jdbc.sql("""
+            insert into house_comings (household_id, house_kind, rates)
+            values (:id, :house, :rates::jsonb)
+            on conflict (household_id) do update
+            set house_kind = excluded.house_kind, rates = excluded.rates, version = house_comings.version + 1
+            where house_comings.version = :version
+            """).param("id", householdId).param("house", comings.house().name())
+                .param("rates", json.writeValueAsString(comings.aWeekday())).param("version", version).update();
+        if (changed == 0) {
+            throw new StaleEdit("Somebody else said meanwhile what goes on about this house.", of(householdId).version());
+        }
+    }
+
+    private Said row(ResultSet row, int n) throws SQLException {
+        Map<SourceKind, Double> rates = new EnumMap<>(SourceKind.class);
+        rates.putAll(json.readValue(row.getString("rates"), new TypeReference<Map<SourceKind, Double>>() {
+        }));
+        return new Said(new ComingsAndGoings(HouseKind.valueOf(row.getString("house_kind")), rates), row.getInt("version"));
+    }
+}

@@ -1,0 +1,43 @@
+package roofnest.app.tune;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+
+import roofnest.app.records.ComingsRepository;
+import roofnest.app.web.Form;
+import roofnest.core.judge.ComingsAndGoings;
+import roofnest.core.lang.Numbers;
+import roofnest.core.week.HouseKind;
+import roofnest.core.week.Rates;
+import roofnest.core.week.SourceKind;
+
+/** What goes on about a house, as it can be said. */
+record ComingsView(List<Row> rows, HouseKind house, int version) {
+    /** @param own what was said of this house; empty for the ordinary rate */
+    record Row(String field, String name, String usual, String own) {}
+
+    static ComingsView of(ComingsRepository.Said said, Rates rates) {
+        return new ComingsView(Stream.of(SourceKind.values()).map(kind -> new Row(field(kind), kind.words(),
+                Numbers.plain(rates.aWeekday(kind, said.comings().house())),
+                said.comings().aWeekday().containsKey(kind) ? Numbers.plain(said.comings().aWeekday().get(kind)) : "")).toList(),
+                said.comings().house(), said.version());
+    }
+
+    private static String field(SourceKind kind) {
+        return "rate-" + kind.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+    }
+
+    /** Fields left empty go by the ordinary rates. */
+    static ComingsAndGoings read(Form form) {
+        HouseKind house = form.choice("house", "what kind of house it is", HouseKind.class);
+        Map<SourceKind, Double> rates = new EnumMap<>(SourceKind.class);
+        for (SourceKind kind : SourceKind.values()) {
+            if (!form.raw(field(kind)).isBlank()) {
+                rates.put(kind, form.decimal(field(kind), "how often on a weekday,", 0, Rates.MOST_A_DAY, "times"));
+            }
+        }
+        return form.ok() ? new ComingsAndGoings(house, rates) : ComingsAndGoings.USUAL;
+    }
+}

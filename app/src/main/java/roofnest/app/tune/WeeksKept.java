@@ -1,0 +1,66 @@
+package roofnest.app.tune;
+
+import java.util.List;
+import java.util.Optional;
+
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
+
+import org.springframework.stereotype.Component;
+
+import roofnest.app.watch.Metrics;
+import roofnest.core.judge.Camera;
+import roofnest.core.judge.ComingsAndGoings;
+import roofnest.core.judge.HouseholdFacts;
+import roofnest.core.judge.HouseholdJudge;
+import roofnest.core.plan.HousePlan;
+import roofnest.core.power.Climate;
+import roofnest.core.promise.Promise;
+import roofnest.core.week.WeekOutcome;
+import roofnest.core.week.Weeks;
+
+/** Ordinary weeks that were lately drawn: the same as long as all that they depend on is. */
+@Component
+class WeeksKept {
+    /** So many weeks give the spread. */
+    static final int WEEKS = 1000;
+    private static final int KEPT = 40;
+
+    private final LoadingCache<Key, Optional<Drawn>> kept;
+
+    WeeksKept(Metrics metrics) {
+        kept = metrics.watched("weeks", Caffeine.newBuilder().maximumSize(KEPT).recordStats().build(Key::draw));
+    }
+
+    /** The weeks, what they come to, and what comes in the middle one of them. */
+    record Drawn(Weeks weeks, WeekOutcome outcome, List<Weeks.Event> middle) {}
+
+    /** @param judge of the same house; of no account for what the weeks are */
+    private record Key(HousePlan plan, List<Camera> cameras, List<Promise> written, ComingsAndGoings comings, Climate climate, int month,
+            HouseholdFacts facts, HouseholdJudge judge) {
+        private Optional<Drawn> draw() {
+            return judge.weeks(facts, month).map(weeks -> {
+                WeekOutcome outcome = weeks.run(WEEKS);
+                return new Drawn(weeks, outcome, weeks.events(outcome.middleWeek()));
+            });
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Key that && month == that.month && (plan == that.plan || plan.equals(that.plan))
+                    && cameras.equals(that.cameras) && written.equals(that.written) && comings.equals(that.comings)
+                    && climate.equals(that.climate);
+        }
+
+        @Override
+        public int hashCode() {
+            return 31 * plan.name().hashCode() + 7 * month + cameras.size();
+        }
+    }
+
+    /** Empty without a plan. @param month of the calendar, 1 to 12 */
+    Optional<Drawn> of(HouseholdFacts facts, HouseholdJudge judge, int month) {
+        return facts.plan().flatMap(plan -> kept.get(new Key(plan, facts.cameras(), facts.written(), facts.comings(), facts.climate(),
+                month, facts, judge)));
+    }
+}
