@@ -148,6 +148,16 @@ final class WeekTables {
         return comings.get(index);
     }
 
+    /** The coming of the same source by the same way here; −1 where there is none. */
+    int like(Coming other) {
+        for (int c = 0; c < comings.size(); c++) {
+            if (comings.get(c).source() == other.source() && comings.get(c).way() == other.way()) {
+                return c;
+            }
+        }
+        return -1;
+    }
+
     List<Watch> watches() {
         return watches;
     }

@@ -5,8 +5,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import java.util.function.Consumer;
 
-import roofnest.core.catalogue.MotionSpec;
 import roofnest.core.lang.Require;
 import roofnest.core.plan.Ground;
 import roofnest.core.plan.HousePlan;
@@ -18,9 +18,6 @@ import roofnest.core.plan.HousePlan;
  */
 public final class Weeks {
     public static final int MOST_WEEKS = 10_000;
-    /** A clip that ends early is at least so long, and goes on so long after the last movement, seconds. */
-    static final double LEAST_CLIP_S = 5;
-    static final double AFTER_MOVEMENT_S = 3;
 
     private final WeekTables tables;
     private final long seed;
@@ -84,48 +81,77 @@ public final class Weeks {
         return log;
     }
 
+    /** Something that comes. @param atS since the first week's Monday, seconds */
+    record Came(double atS, int coming, int hourOfDay, int offset) {
+        Came later(int weeks) {
+            return new Came(atS + weeks * Week.HOURS * Week.SECONDS_AN_HOUR, coming, hourOfDay, offset);
+        }
+    }
+
+    /** All that comes in a week, in order. */
+    static void draw(WeekTables tables, long seed, int week, Consumer<Came> came) {
+        SplittableRandom random = random(seed, week);
+        int offset = offset(random);
+        walk(tables, random, offset, (hours, hour, coming) -> came.accept(new Came(hours * Week.SECONDS_AN_HOUR, coming,
+                hour % Week.HOURS_A_DAY, offset)));
+    }
+
+    /** Mixed once, so that the streams of weeks that lie side by side have nothing in common. */
+    private static SplittableRandom random(long seed, int week) {
+        return new SplittableRandom(new SplittableRandom(seed + week).nextLong());
+    }
+
+    private static int offset(SplittableRandom random) {
+        double warm = random.nextDouble();
+        return warm < Conditions.OFFSET_SHARES[0] ? 0 : warm < Conditions.OFFSET_SHARES[0] + Conditions.OFFSET_SHARES[1] ? 1 : 2;
+    }
+
+    /** At a time of the week, in an hour of it, one of the comings. */
+    private interface Comes {
+        void at(double hours, int hour, int coming);
+    }
+
+    /** A Poisson process by hour: the gaps of one of rate one, stretched by the rates that it goes through. */
+    private static void walk(WeekTables tables, SplittableRandom random, int offset, Comes comes) {
+        double hours = 0;
+        double left = -Math.log(1 - random.nextDouble());
+        int hour = 0;
+        while (hour < Week.HOURS) {
+            double rate = tables.rate(offset, hour);
+            double untilNext = hour + 1 - hours;
+            if (rate * untilNext <= left) {
+                left -= rate * untilNext;
+                hour++;
+                hours = hour;
+            } else {
+                hours += left / rate;
+                comes.at(hours, hour, tables.fallsTo(offset, hour, random.nextDouble() * rate));
+                left = -Math.log(1 - random.nextDouble());
+            }
+        }
+    }
+
     /** One week as it goes. */
     private final class Run {
         private final SplittableRandom random;
         private final int week;
         private final WeekTally tally;
         private final List<Event> log;
-        private final double[] clipFromS = new double[cameras];
-        private final double[] clipToS = new double[cameras];
-        private final double[] restsToS = new double[cameras];
+        private final Clips[] clips = new Clips[cameras];
         private final Made[] made = new Made[cameras];
         private int offset;
 
         private Run(int week, WeekTally tally, List<Event> log) {
-            // Mixed once, so that the streams of weeks that lie side by side have nothing in common.
-            this.random = new SplittableRandom(new SplittableRandom(seed + week).nextLong());
+            this.random = random(seed, week);
             this.week = log == null ? week : 0;
             this.tally = tally;
             this.log = log;
-            Arrays.fill(clipFromS, -1);
-            Arrays.fill(clipToS, -1);
-            Arrays.fill(restsToS, -1);
+            Arrays.setAll(clips, camera -> new Clips(tables.watches().get(camera)));
         }
 
         private void week() {
-            double warm = random.nextDouble();
-            offset = warm < Conditions.OFFSET_SHARES[0] ? 0 : warm < Conditions.OFFSET_SHARES[0] + Conditions.OFFSET_SHARES[1] ? 1 : 2;
-            double hours = 0;
-            double left = -Math.log(1 - random.nextDouble());
-            int hour = 0;
-            while (hour < Week.HOURS) {
-                double rate = tables.rate(offset, hour);
-                double untilNext = hour + 1 - hours;
-                if (rate * untilNext <= left) {
-                    left -= rate * untilNext;
-                    hour++;
-                    hours = hour;
-                } else {
-                    hours += left / rate;
-                    comes(hours * Week.SECONDS_AN_HOUR, hour, tables.fallsTo(offset, hour, random.nextDouble() * rate));
-                    left = -Math.log(1 - random.nextDouble());
-                }
-            }
+            offset = offset(random);
+            walk(tables, random, offset, (hours, hour, coming) -> comes(hours * Week.SECONDS_AN_HOUR, hour, coming));
             for (int camera = 0; camera < cameras; camera++) {
                 close(camera);
             }
@@ -153,42 +179,25 @@ public final class Weeks {
             if (passes < 1 && random.nextDouble() >= passes) {
                 return Made.NOT_ITS_KIND;
             }
-            Watch watch = tables.watches().get(camera);
-            double noticedS = atS + noticed.triggerS();
             tally.noticed(camera);
             boolean dark = tables.conditions().dark(day);
-            double cap = clipFromS[camera] + watch.setting().clipSeconds();
-            if (noticedS < clipToS[camera]) {
-                if (watch.model().alerts().endsEarly()) {
-                    clipToS[camera] = Math.min(cap, Math.max(clipToS[camera], atS + noticed.lastS() + AFTER_MOVEMENT_S));
-                    restsToS[camera] = clipToS[camera] + watch.setting().coolDownSeconds();
-                }
-                tally.shows(camera, week, noticed.levelS(noticed.triggerS(), clipToS[camera] - atS, dark));
-                return Made.IN_CLIP;
+            Made what = clips[camera].offer(atS, noticed);
+            if (what == Made.RANG) {
+                close(camera);
+                clips[camera].begin(atS, noticed);
+                tally.clip(camera, week, hour, coming);
+                tally.shows(camera, week, noticed.levelS(clips[camera].fromS() - atS, clips[camera].toS() - atS, dark));
+            } else if (what == Made.IN_CLIP) {
+                tally.shows(camera, week, noticed.levelS(noticed.triggerS(), clips[camera].toS() - atS, dark));
             }
-            if (noticedS < restsToS[camera]) {
-                return Made.RESTED;
-            }
-            close(camera);
-            MotionSpec motion = watch.model().motion();
-            double first = noticedS + motion.wakeSeconds() - motion.prerollSeconds();
-            double full = first + watch.setting().clipSeconds();
-            clipFromS[camera] = first;
-            clipToS[camera] = watch.model().alerts().endsEarly()
-                    ? Math.min(full, Math.max(first + LEAST_CLIP_S, atS + noticed.lastS() + AFTER_MOVEMENT_S)) : full;
-            restsToS[camera] = clipToS[camera] + watch.setting().coolDownSeconds();
-            tally.clip(camera, week, hour, coming);
-            tally.shows(camera, week, noticed.levelS(first - atS, clipToS[camera] - atS, dark));
-            return Made.RANG;
+            return what;
         }
 
         /** A clip is as long as it was in the end. */
         private void close(int camera) {
-            if (clipToS[camera] > clipFromS[camera]) {
-                tally.recorded(camera, week, clipToS[camera] - clipFromS[camera]);
+            if (clips[camera].lastS() > 0) {
+                tally.recorded(camera, week, clips[camera].lastS());
             }
-            clipFromS[camera] = -1;
-            clipToS[camera] = -1;
         }
 
         private Event event(double atS, int day, int coming) {
