@@ -1,6 +1,19 @@
 // A day of the week is played on the plan: what came, when, and by which way stands in the page's own table.
 
 startWeek();
+startChoices();
+
+// One key takes one of the settings, another takes it back.
+function startChoices() {
+  const buttons = [...document.querySelectorAll(".quiet-page button[data-key]")];
+  document.addEventListener("keydown", (event) => {
+    const typing = event.target.closest("input, select, textarea") || event.ctrlKey || event.metaKey || event.altKey;
+    const button = typing ? null : buttons.find((each) => each.dataset.key === event.key && !each.disabled);
+    if (button) {
+      button.click();
+    }
+  });
+}
 
 function startWeek() {
   const table = document.getElementById("day-lines");

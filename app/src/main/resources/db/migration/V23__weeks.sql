@@ -11,4 +11,6 @@ create table house_comings (
 alter table camera
   add column sensitivity int check (sensitivity between 0 and 99),
   add column kinds text[] check (cardinality(kinds) between 1 and 6),
+  -- How it was set before other settings were taken for it, to take them back.
+  add column set_before jsonb check (jsonb_typeof(set_before) = 'object'),
   add constraint camera_watching_whole check ((sensitivity is null) = (kinds is null));

@@ -20,6 +20,7 @@ import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 import roofnest.app.models.Models;
@@ -40,6 +41,7 @@ import roofnest.core.still.Spread;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
 import roofnest.core.view.Zone;
+import roofnest.core.week.WatchSetting;
 
 /** The cameras of households, planned and hung. */
 @Repository
@@ -266,7 +268,7 @@ public class CameraRepository implements Archive {
     /** Saves the zones if nobody saved the camera since {@code version}. */
     public void zone(long householdId, long id, List<Zone> zones, int version) {
         int rows = jdbc.sql("""
-            update camera set zones = :zones::jsonb, version = version + 1
+            update camera set zones = :zones::jsonb, set_before = null, version = version + 1
             where household_id = :householdId and id = :id and version = :version
             """)
                 .param("zones", json.writeValueAsString(zones))
@@ -313,7 +315,7 @@ public class CameraRepository implements Archive {
             update camera
             set clip_seconds = :clip, cool_down_seconds = :coolDown, card_gb = :card, visits_per_day = :visits,
                 live_minutes = :live, open_sky_share = :sky, charge_every_days = :charge,
-                panel_slope_deg = :slope, panel_heading_deg = :faces,
+                panel_slope_deg = :slope, panel_heading_deg = :faces, set_before = null,
                 last_charged_on = coalesce(:lastCharged, last_charged_on), version = version + 1
             where household_id = :householdId and id = :id and version = :version
             """)
@@ -334,7 +336,7 @@ public class CameraRepository implements Archive {
     /** Sets sensor and kinds if nobody saved the camera since {@code version}. */
     public void watch(long householdId, long id, Camera.Watching watching, int version) {
         int rows = jdbc.sql("""
-            update camera set sensitivity = :sensitivity, kinds = :kinds, version = version + 1
+            update camera set sensitivity = :sensitivity, kinds = :kinds, set_before = null, version = version + 1
             where household_id = :householdId and id = :id and version = :version
             """).param("sensitivity", watching.sensitivity())
                 .param("kinds", watching.kinds().stream().map(Enum::name).sorted().toArray(String[]::new))
@@ -342,6 +344,56 @@ public class CameraRepository implements Archive {
         if (rows != 1) {
             throw stale(householdId, id, version);
         }
+    }
+
+    /** How a camera was set before other settings were taken for it. */
+    private record SetBefore(int clipSeconds, int coolDownSeconds, Integer sensitivity, List<String> kinds, JsonNode zones) {}
+
+    /**
+     * Takes settings for a camera, and keeps those that it had, if nobody saved it since {@code version}.
+     *
+     * @param zones its zones from now on
+     */
+    public void take(long householdId, long id, WatchSetting setting, List<Zone> zones, int version) {
+        int rows = jdbc.sql("""
+            update camera
+            set set_before = jsonb_build_object('clipSeconds', clip_seconds, 'coolDownSeconds', cool_down_seconds,
+                  'sensitivity', sensitivity, 'kinds', to_jsonb(kinds), 'zones', zones),
+                clip_seconds = :clip, cool_down_seconds = :coolDown, sensitivity = :sensitivity, kinds = :kinds,
+                zones = :zones::jsonb, version = version + 1
+            where household_id = :householdId and id = :id and version = :version
+            """).param("clip", setting.clipSeconds()).param("coolDown", setting.coolDownSeconds())
+                .param("sensitivity", setting.sensitivity())
+                .param("kinds", setting.kinds().stream().map(Enum::name).sorted().toArray(String[]::new))
+                .param("zones", json.writeValueAsString(zones)).param("householdId", householdId).param("id", id)
+                .param("version", version).update();
+        if (rows != 1) {
+            throw stale(householdId, id, version);
+        }
+    }
+
+    /** Whether settings were taken that can be taken back. */
+    public boolean canTakeBack(long householdId, long id) {
+        return jdbc.sql("select set_before is not null from camera where household_id = :householdId and id = :id")
+                .param("householdId", householdId).param("id", id).query(Boolean.class).optional().orElse(false);
+    }
+
+    /** Sets a camera as it was before settings were taken for it, if nobody saved it since {@code version}. */
+    public void takeBack(long householdId, long id, int version) {
+        SetBefore before = jdbc.sql("select set_before from camera where household_id = :householdId and id = :id and version = :version")
+                .param("householdId", householdId).param("id", id).param("version", version)
+                .query((row, n) -> row.getString("set_before") == null ? null
+                        : json.readValue(row.getString("set_before"), SetBefore.class))
+                .optional().orElseThrow(() -> stale(householdId, id, version));
+        jdbc.sql("""
+            update camera
+            set clip_seconds = :clip, cool_down_seconds = :coolDown, sensitivity = :sensitivity, kinds = :kinds, zones = :zones::jsonb,
+                set_before = null, version = version + 1
+            where household_id = :householdId and id = :id
+            """).param("clip", before.clipSeconds()).param("coolDown", before.coolDownSeconds())
+                .param("sensitivity", before.sensitivity(), Types.INTEGER)
+                .param("kinds", before.kinds() == null ? null : before.kinds().toArray(String[]::new), Types.ARRAY)
+                .param("zones", before.zones().toString()).param("householdId", householdId).param("id", id).update();
     }
 
     public void markJoined(long householdId, long id) {

@@ -16,6 +16,7 @@ import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.power.Climate;
 import roofnest.core.promise.Promise;
+import roofnest.core.week.Quietest;
 import roofnest.core.week.WeekOutcome;
 import roofnest.core.week.Weeks;
 
@@ -27,9 +28,11 @@ class WeeksKept {
     private static final int KEPT = 40;
 
     private final LoadingCache<Key, Optional<Drawn>> kept;
+    private final LoadingCache<QuietKey, Optional<Quietest.Found>> found;
 
     WeeksKept(Metrics metrics) {
         kept = metrics.watched("weeks", Caffeine.newBuilder().maximumSize(KEPT).recordStats().build(Key::draw));
+        found = metrics.watched("quietest", Caffeine.newBuilder().maximumSize(KEPT).recordStats().build(QuietKey::find));
     }
 
     /** The weeks, what they come to, and what comes in the middle one of them. */
@@ -62,5 +65,18 @@ class WeeksKept {
     Optional<Drawn> of(HouseholdFacts facts, HouseholdJudge judge, int month) {
         return facts.plan().flatMap(plan -> kept.get(new Key(plan, facts.cameras(), facts.written(), facts.comings(), facts.climate(),
                 month, facts, judge)));
+    }
+
+    /** One camera of such a house. */
+    private record QuietKey(Key house, Camera camera) {
+        private Optional<Quietest.Found> find() {
+            return house.judge().quietest(house.facts(), camera, house.month());
+        }
+    }
+
+    /** Empty without a plan. @param month of the calendar, 1 to 12 */
+    Optional<Quietest.Found> quietest(HouseholdFacts facts, HouseholdJudge judge, Camera camera, int month) {
+        return facts.plan().flatMap(plan -> found.get(new QuietKey(new Key(plan, List.of(camera), facts.written(), facts.comings(),
+                facts.climate(), month, facts, judge), camera)));
     }
 }

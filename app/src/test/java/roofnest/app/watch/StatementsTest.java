@@ -89,8 +89,8 @@ class StatementsTest {
                 .content("{\"x\":1,\"y\":0.2,\"heightM\":2.5,\"headingDeg\":106,\"tiltDeg\":12,\"token\":\"t\",\"version\":" + version
                         + "}"),
                 200))
-                .as("three of them are the ledger of who can look, one how cameras hang, one who looked up, one who measured leads, one what "
-                        + "goes on here")
+                .as("three of them are the ledger of who can look, one how cameras hang, one who looked up, one who measured leads, one "
+                        + "what goes on here")
                 .isLessThanOrEqualTo(29);
         assertThat(judgings() - judged).isOne();
         assertThat(asked(get("/households/" + demo.household("Verrall") + "/brief"), 200)).isLessThanOrEqualTo(20);

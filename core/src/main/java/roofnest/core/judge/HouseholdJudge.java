@@ -20,6 +20,7 @@ import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
 import roofnest.core.radio.LinkBudget;
 import roofnest.core.view.MaskCell;
+import roofnest.core.week.Quietest;
 import roofnest.core.week.Source;
 import roofnest.core.week.Weeks;
 
@@ -117,6 +118,11 @@ public final class HouseholdJudge {
      */
     public Optional<Weeks> weeks(HouseholdFacts facts, int monthOfYear) {
         return house.map(h -> OrdinaryWeek.of(h, facts, this::eye, monthOfYear));
+    }
+
+    /** What the settings that a camera's model offers ring and miss; empty without a plan. @param monthOfYear of the calendar */
+    public Optional<Quietest.Found> quietest(HouseholdFacts facts, Camera camera, int monthOfYear) {
+        return house.map(h -> OrdinaryWeek.quietest(h, facts, camera, eye(camera), monthOfYear).find());
     }
 
     /** Who comes by, how often, and by which ways of the plan; empty without one. */

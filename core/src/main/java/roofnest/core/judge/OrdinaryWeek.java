@@ -12,6 +12,7 @@ import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Promise;
 import roofnest.core.view.SunTrack;
 import roofnest.core.week.Conditions;
+import roofnest.core.week.Quietest;
 import roofnest.core.week.Rates;
 import roofnest.core.week.Source;
 import roofnest.core.week.Sources;
@@ -32,6 +33,11 @@ final class OrdinaryWeek {
     static Weeks of(House house, HouseholdFacts facts, Function<Camera, CameraEye> eyes, int monthOfYear) {
         List<Watch> watches = facts.cameras().stream().map(camera -> watch(house, facts, camera, eyes.apply(camera))).toList();
         return new Weeks(house.plan(), house.ground(), sources(house.plan(), facts), watches, conditions(house, facts, monthOfYear), SEED);
+    }
+
+    static Quietest quietest(House house, HouseholdFacts facts, Camera camera, CameraEye eye, int monthOfYear) {
+        return new Quietest(house.plan(), house.ground(), sources(house.plan(), facts), watch(house, facts, camera, eye),
+                conditions(house, facts, monthOfYear), SEED);
     }
 
     static List<Source> sources(HousePlan plan, HouseholdFacts facts) {

@@ -17,6 +17,22 @@ import roofnest.core.week.WeekOutcome;
 public record WeekUse(OptionalDouble mahADay, double gbADay, OptionalDouble keptDays) {
     private static final double SECONDS_A_GB_MBIT = 8000;
 
+    /**
+     * How long a full pack lasts down to its warning, without any sun, at so much a day.
+     *
+     * @param recordedS of a day, seconds
+     * @return days; empty on mains
+     */
+    public static OptionalDouble packDays(Camera camera, double clipsADay, double recordedS, double darkShare) {
+        if (!camera.model().power().onBattery()) {
+            return OptionalDouble.empty();
+        }
+        double clipS = clipsADay == 0 ? camera.settings().clipSeconds() : Math.max(1, recordedS / clipsADay);
+        double mah = new DailyUse(clipsADay, clipS, camera.settings().liveMinutes(), darkShare)
+                .chargeMah(camera.model().power(), camera.model().motion(), 1);
+        return OptionalDouble.of(camera.model().power().capacityMah() * (100 - camera.model().power().warnPercent()) / 100 / mah);
+    }
+
     public static WeekUse of(Camera camera, WeekOutcome.OfCamera week) {
         double clipsADay = week.clips().aDay();
         double clipS = clipsADay == 0 ? camera.settings().clipSeconds() : Math.max(1, week.recordedS().aDay() / clipsADay);

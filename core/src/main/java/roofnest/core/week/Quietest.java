@@ -95,14 +95,14 @@ public final class Quietest {
             return front.get(front.size() - 1);
         }
 
-        /** Between the two, where one more ring saved begins to cost most: least of both shares added up. */
+        /** Between the two, nearest to where nothing rings and nobody is missed, each reckoned in shares of what lies between. */
         public Choice middle() {
             double rings = Math.max(1e-9, watchful().ringsADay() - quiet().ringsADay());
             double missed = Math.max(1e-9, quiet().missedInHundred() - watchful().missedInHundred());
             return front.subList(front.indexOf(quiet()), front.size()).stream()
-                    .min(Comparator.comparingDouble((Choice choice) -> (choice.ringsADay() - quiet().ringsADay()) / rings
-                            + (choice.missedInHundred() - watchful().missedInHundred()) / missed)
-                            .thenComparingDouble(Choice::ringsADay))
+                    .min(Comparator.comparingDouble((Choice choice) -> Math.hypot((choice.ringsADay() - quiet().ringsADay()) / rings,
+                            (choice.missedInHundred() - watchful().missedInHundred()) / missed))
+                            .thenComparingDouble(Choice::missedInHundred))
                     .orElseThrow();
         }
     }

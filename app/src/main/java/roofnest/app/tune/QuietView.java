@@ -1,0 +1,183 @@
+package roofnest.app.tune;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+import roofnest.app.drawing.PictureView;
+import roofnest.app.household.Frame;
+import roofnest.app.records.CameraRepository;
+import roofnest.core.catalogue.AlertSpec;
+import roofnest.core.judge.Camera;
+import roofnest.core.judge.WeekUse;
+import roofnest.core.lang.Numbers;
+import roofnest.core.week.Quietest;
+
+/**
+ * What the settings of one camera ring and miss, drawn, with three of them to take.
+ *
+ * @param said what was tried, and how sure it is
+ * @param picture what the camera sees, with the zones that were found; empty where none were
+ * @param bad that no setting does, and what would; empty where one does
+ */
+record QuietView(CameraRepository.Record record, String said, Graph graph, List<Point> points, Row now, String bad,
+        Optional<PictureView> picture, boolean takeBack) {
+    static final double WIDTH = 420;
+    static final double HEIGHT = 240;
+    /** A kind is worth a word from so many rings a week. */
+    private static final double WORTH_SAYING = 0.5;
+    private static final int TICKS = 4;
+
+    enum Which {
+        QUIET("quiet", "q"), MIDDLE("middle", "m"), WATCHFUL("watchful", "w");
+
+        private final String words;
+        private final String key;
+
+        Which(String words, String key) {
+            this.words = words;
+            this.key = key;
+        }
+
+        Quietest.Choice of(Quietest.Found found) {
+            return switch (this) {
+                case QUIET -> found.quiet();
+                case MIDDLE -> found.middle();
+                case WATCHFUL -> found.watchful();
+            };
+        }
+    }
+
+    record Tick(double at, String label) {}
+
+    record Dot(double x, double y) {}
+
+    /** @param now null where it lies off the field */
+    record Graph(List<Dot> dots, String front, Dot now, boolean nowOff, List<Tick> rings, List<Tick> missed) {}
+
+    record Row(String rings, String missed, String pack) {}
+
+    /** @param same whether the camera is set so already */
+    record Point(String value, String name, String key, double x, double y, Row row, String sets, List<String> drops, String givesUp,
+            boolean same) {}
+
+    static QuietView of(Frame frame, CameraRepository.Record record, Quietest.Found found, String month, double darkShare,
+            boolean takeBack) {
+        Camera camera = record.camera();
+        double mostRings = scale(Stream.of(found.quiet(), found.middle(), found.watchful()).mapToDouble(Quietest.Choice::ringsADay).max()
+                .orElse(1) * 2, found.now().ringsADay());
+        double mostMissed = Math.max(2, Stream.of(found.quiet(), found.middle(), found.watchful(), found.now())
+                .mapToDouble(Quietest.Choice::missedInHundred).max().orElse(1) * 1.3);
+        List<Point> points = new ArrayList<>();
+        for (Which which : Which.values()) {
+            points.add(point(which, found, camera, mostRings, mostMissed, darkShare));
+        }
+        String some = found.arrivals() == 0 ? " Nobody arrives by where it could notice them, so it misses nobody."
+                : " Of " + found.arrivals() + " who arrive in them by where it could notice them.";
+        String bad = found.watchful().missedInHundred() > Quietest.QUIET_MISSES
+                ? "No setting of this model misses fewer than " + Numbers.fixed(found.watchful().missedInHundred(), 0)
+                        + " in 100. Hang it nearer to the way or so that people walk across its view, light the way, or take another model."
+                : "";
+        return new QuietView(record, found.all().size() + " settings that this model has, each over the same " + found.weeks()
+                + " weeks of " + month + "." + some + " Ordinary rates, good to a factor of two.",
+                graph(found, mostRings, mostMissed), points, row(found.now(), camera, darkShare), bad,
+                picture(frame, camera, found), takeBack);
+    }
+
+    /** What it sees, with the zones that were found, where some of the front are in them. */
+    private static Optional<PictureView> picture(Frame frame, Camera camera, Quietest.Found found) {
+        return found.front().stream().filter(choice -> choice.zoning() == Quietest.Zoning.FOUND).findFirst()
+                .flatMap(choice -> frame.judge().house()
+                        .map(house -> PictureView.of(house, frame.facts(), camera.withZones(choice.zones()), false)));
+    }
+
+    /** What is looked at closely need not show how loud it is now. */
+    private static double scale(double needed, double now) {
+        return Math.max(1, Math.min(needed, Math.max(needed / 2, now * 1.1)));
+    }
+
+    private static Graph graph(Quietest.Found found, double mostRings, double mostMissed) {
+        List<Dot> dots = found.all().stream().filter(choice -> choice.ringsADay() <= mostRings && choice.missedInHundred() <= mostMissed)
+                .map(choice -> dot(choice, mostRings, mostMissed)).distinct().toList();
+        String front = found.front().stream().filter(choice -> choice.ringsADay() <= mostRings && choice.missedInHundred() <= mostMissed)
+                .map(choice -> dot(choice, mostRings, mostMissed)).map(dot -> String.format(Locale.ROOT, "%.1f %.1f", dot.x(), dot.y()))
+                .collect(Collectors.joining("L"));
+        boolean off = found.now().ringsADay() > mostRings || found.now().missedInHundred() > mostMissed;
+        return new Graph(dots, front.isEmpty() ? "" : "M" + front, dot(found.now(), mostRings, mostMissed), off,
+                ticks(mostRings, WIDTH, false), ticks(mostMissed, HEIGHT, true));
+    }
+
+    private static List<Tick> ticks(double most, double length, boolean down) {
+        double raw = most / TICKS;
+        double ten = Math.pow(10, Math.floor(Math.log10(raw)));
+        double step = Stream.of(1.0, 2.0, 5.0, 10.0).map(times -> times * ten).filter(each -> each >= raw).findFirst().orElse(raw);
+        List<Tick> ticks = new ArrayList<>();
+        for (double at = 0; at <= most + 1e-9; at += step) {
+            double share = length * at / most;
+            ticks.add(new Tick(down ? length - share : share, Numbers.plain(Math.round(at * 100) / 100.0)));
+        }
+        return ticks;
+    }
+
+    private static Dot dot(Quietest.Choice choice, double mostRings, double mostMissed) {
+        return new Dot(WIDTH * Math.min(1, choice.ringsADay() / mostRings),
+                HEIGHT * (1 - Math.min(1, choice.missedInHundred() / mostMissed)));
+    }
+
+    private static Point point(Which which, Quietest.Found found, Camera camera, double mostRings, double mostMissed, double darkShare) {
+        Quietest.Choice choice = which.of(found);
+        Dot dot = dot(choice, mostRings, mostMissed);
+        return new Point(which.name(), which.words, which.key, dot.x(), dot.y(), row(choice, camera, darkShare), sets(choice, camera),
+                drops(found.now(), choice),
+                choice.missedInHundred() < 0.05 ? "Gives up nobody who arrives."
+                        : "Gives up " + Numbers.fixed(choice.missedInHundred(), 1) + " in 100 who arrive.",
+                choice.setting().equals(camera.watchSetting()) && choice.zones().equals(camera.zones()));
+    }
+
+    private static Row row(Quietest.Choice choice, Camera camera, double darkShare) {
+        OptionalDouble days = WeekUse.packDays(camera, choice.ringsADay(), choice.recordedSADay(), darkShare);
+        return new Row(Numbers.fixed(choice.ringsADay(), choice.ringsADay() < 10 ? 1 : 0), Numbers.fixed(choice.missedInHundred(), 1),
+                days.isPresent() ? Numbers.fixed(days.getAsDouble(), 0) + " days" : "mains");
+    }
+
+    /** In the model's own words. */
+    private static String sets(Quietest.Choice choice, Camera camera) {
+        AlertSpec alerts = camera.model().alerts();
+        String kinds = choice.setting().kinds().contains(AlertSpec.Kind.ANY) ? "All movement counts"
+                : "Only " + choice.setting().kinds().stream().map(AlertSpec.Kind::words).collect(Collectors.joining(" and ")) + " count"
+                        + needs(choice, alerts);
+        String zones = switch (choice.zoning()) {
+            case AS_NOW -> choice.zones().isEmpty() ? ", in the whole picture" : ", in its zones as they are";
+            case NONE -> ", in the whole picture";
+            case FOUND -> choice.zones().size() == 1 ? ", in a zone that keeps the way in and the road out"
+                    : ", in " + choice.zones().size() + " zones that keep the ways in and the road out";
+        };
+        return kinds + zones + "; sensitivity " + alerts.sensitivity().get(choice.setting().sensitivity()) + "; clips of "
+                + choice.setting().clipSeconds() + " s, " + choice.setting().coolDownSeconds() + " s between them.";
+    }
+
+    private static String needs(Quietest.Choice choice, AlertSpec alerts) {
+        return alerts.kinds().stream().filter(kind -> choice.setting().kinds().contains(kind.kind()))
+                .filter(kind -> kind.needs() != AlertSpec.Needs.CAMERA).map(kind -> " (" + kind.needs().words() + ")").distinct()
+                .collect(Collectors.joining());
+    }
+
+    /** What rings less, the most first. */
+    private static List<String> drops(Quietest.Choice now, Quietest.Choice choice) {
+        return now.byKind().entrySet().stream()
+                .filter(entry -> entry.getValue() - choice.byKind().getOrDefault(entry.getKey(), 0.0) > WORTH_SAYING)
+                .sorted(Comparator.comparingDouble(entry -> choice.byKind().getOrDefault(entry.getKey(), 0.0) - entry.getValue()))
+                .map(entry -> entry.getKey().words() + " from " + aWeek(entry.getValue()) + " to "
+                        + aWeek(choice.byKind().getOrDefault(entry.getKey(), 0.0)) + " a week")
+                .toList();
+    }
+
+    private static String aWeek(double rings) {
+        return rings < 0.05 ? "none" : Numbers.fixed(rings, rings < 10 ? 1 : 0);
+    }
+}
