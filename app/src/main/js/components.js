@@ -25,6 +25,21 @@ document.addEventListener("alpine:init", () => {
     get isSeen() {
       return this.isMakeOut || this.isRecordedBefore;
     },
+    get isTellsOf() {
+      return this.kind === "TELLS_OF";
+    },
+    get isPlaced() {
+      return this.isSeen || this.isTellsOf;
+    },
+    get isRingsAtMost() {
+      return this.kind === "RINGS_AT_MOST";
+    },
+    get isSilentAbout() {
+      return this.kind === "SILENT_ABOUT";
+    },
+    get isNeverRings() {
+      return this.kind === "NEVER_RINGS";
+    },
     get isNeverShows() {
       return this.kind === "NEVER_SHOWS";
     },

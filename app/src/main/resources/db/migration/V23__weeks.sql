@@ -14,3 +14,20 @@ alter table camera
   -- How it was set before other settings were taken for it, to take them back.
   add column set_before jsonb check (jsonb_typeof(set_before) = 'object'),
   add constraint camera_watching_whole check ((sensitivity is null) = (kinds is null));
+
+-- Promises of an ordinary week.
+alter table promise
+  add column amount int check (amount between 1 and 1000),
+  add column source text check (length(source) between 1 and 40),
+  add column from_hour int check (from_hour between 0 and 23),
+  add column to_hour int check (to_hour between 0 and 23);
+alter table promise drop constraint promise_kind_check;
+alter table promise add constraint promise_kind_check check (kind in
+  ('MAKE_OUT', 'RECORDED_BEFORE', 'KEEPS_DAYS', 'NEVER_SHOWS', 'ONLY_THESE', 'ALERT_WITHIN', 'LIVE_AWAY', 'TELLS_OF', 'RINGS_AT_MOST',
+   'SILENT_ABOUT', 'NEVER_RINGS'));
+alter table promise add constraint promise_week_whole check (case kind
+  when 'TELLS_OF' then place_id is not null and amount between 1 and 100
+  when 'RINGS_AT_MOST' then amount is not null
+  when 'SILENT_ABOUT' then source is not null
+  when 'NEVER_RINGS' then from_hour is not null and to_hour is not null and from_hour <> to_hour
+  else true end);

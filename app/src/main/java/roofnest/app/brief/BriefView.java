@@ -11,11 +11,12 @@ import roofnest.core.plan.Place;
 import roofnest.core.plan.Walk;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Light;
+import roofnest.core.week.SourceKind;
 
 /** The brief: promises as written, what can be chosen for new ones, the people. */
 record BriefView(
         List<PromiseLine> written, List<Place> places, List<Walk> paths, List<Area> areas, List<DetailLevel> levels, List<Light> lights,
-        List<ResidentRepository.Resident> people, List<Access.Tie> ties, boolean hasPlan) {
+        List<ResidentRepository.Resident> people, List<Access.Tie> ties, List<SourceKind> sources, boolean hasPlan) {
     static BriefView of(Frame frame, List<ResidentRepository.Resident> people) {
         List<PromiseLine> written = frame.judgement().promises().stream()
                 .filter(judged -> judged.promise().key().value().startsWith("p"))
@@ -25,7 +26,7 @@ record BriefView(
                 frame.facts().plan().map(plan -> plan.paths()).orElse(List.of()),
                 frame.facts().plan().map(plan -> plan.areas().stream()
                         .filter(area -> area.kind().offLimits() || area.kind() == Area.Kind.ROAD).toList()).orElse(List.of()),
-                List.of(DetailLevel.values()), List.of(Light.values()), people, List.of(Access.Tie.values()),
+                List.of(DetailLevel.values()), List.of(Light.values()), people, List.of(Access.Tie.values()), List.of(SourceKind.values()),
                 frame.facts().plan().isPresent());
     }
 

@@ -16,11 +16,15 @@ import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Light;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
+import roofnest.core.week.SourceKind;
 
 /** Reads the sentence builder: which kind of promise, and the words that belong to it. */
 @Component
 class PromiseSentence {
-    enum Kind { MAKE_OUT, RECORDED_BEFORE, KEEPS_DAYS, NEVER_SHOWS, ONLY_THESE, ALERT_WITHIN, LIVE_AWAY }
+    enum Kind {
+        MAKE_OUT, RECORDED_BEFORE, KEEPS_DAYS, NEVER_SHOWS, ONLY_THESE, ALERT_WITHIN, LIVE_AWAY, TELLS_OF, RINGS_AT_MOST, SILENT_ABOUT,
+        NEVER_RINGS
+    }
 
     private final PromiseRepository promises;
 
@@ -64,6 +68,33 @@ class PromiseSentence {
                     promises.alertWithin(householdId, seconds);
                 };
             }
+            case TELLS_OF -> {
+                int inHundred = form.whole("inHundred", "of how many in a hundred it tells,", 1, 100, "in 100");
+                String place = place(form, facts);
+                yield () -> promises.tellsOf(householdId, place, inHundred);
+            }
+            case RINGS_AT_MOST -> {
+                int aDay = form.whole("aDay", "how often a day it may ring,", 1, 1000, "times");
+                once(form, "aDay", others, Promise.RingsAtMost.class,
+                        "How often it rings is promised already. Take that promise out first.");
+                yield () -> {
+                    unlessPromised(householdId, Promise.RingsAtMost.class);
+                    promises.ringsAtMost(householdId, aDay);
+                };
+            }
+            case SILENT_ABOUT -> {
+                SourceKind source = form.choice("source", "what it is silent about", SourceKind.class);
+                if (others.stream().anyMatch(each -> isSilentAbout(each, source))) {
+                    form.fault("source", "This is promised already.");
+                }
+                yield () -> {
+                    if (promises.of(householdId).stream().anyMatch(each -> isSilentAbout(each, source))) {
+                        throw new Conflict("Somebody else has promised this meanwhile.");
+                    }
+                    promises.silentAbout(householdId, source);
+                };
+            }
+            case NEVER_RINGS -> neverRings(form, householdId, others);
             case LIVE_AWAY -> {
                 double seconds = form.decimal("seconds", "how soon the picture must come,", 1, 120, "s");
                 once(form, "seconds", others, Promise.LiveAway.class,
@@ -73,6 +104,23 @@ class PromiseSentence {
                     promises.liveAway(householdId, seconds);
                 };
             }
+        };
+    }
+
+    private static boolean isSilentAbout(Promise promise, SourceKind source) {
+        return promise instanceof Promise.SilentAbout silent && silent.source().equals(source.name());
+    }
+
+    private Runnable neverRings(Form form, long householdId, List<Promise> others) {
+        int from = form.whole("fromHour", "from which hour it is silent,", 0, 23, "h");
+        int to = form.whole("toHour", "to which hour it is silent,", 0, 23, "h");
+        if (form.ok() && from == to) {
+            form.fault("toHour", "Silent hours begin and end at different hours.");
+        }
+        once(form, "fromHour", others, Promise.NeverRings.class, "Silent hours are promised already. Take that promise out first.");
+        return () -> {
+            unlessPromised(householdId, Promise.NeverRings.class);
+            promises.neverRings(householdId, from, to);
         };
     }
 
@@ -125,6 +173,20 @@ class PromiseSentence {
             return Map.of("kind", "ALERT_WITHIN", "seconds", Numbers.plain(alert.seconds()));
         } else if (promise instanceof Promise.LiveAway away) {
             return Map.of("kind", "LIVE_AWAY", "seconds", Numbers.plain(away.seconds()));
+        }
+        return ofAWeek(promise);
+    }
+
+    private static Map<String, String> ofAWeek(Promise promise) {
+        if (promise instanceof Promise.TellsOf tells) {
+            return Map.of("kind", "TELLS_OF", "inHundred", String.valueOf(tells.inHundred()), "place", chosen(tells.placeId()), "placeName",
+                    Place.wishedName(tells.placeId()).orElse(""));
+        } else if (promise instanceof Promise.RingsAtMost rings) {
+            return Map.of("kind", "RINGS_AT_MOST", "aDay", String.valueOf(rings.aDay()));
+        } else if (promise instanceof Promise.SilentAbout silent) {
+            return Map.of("kind", "SILENT_ABOUT", "source", silent.source());
+        } else if (promise instanceof Promise.NeverRings never) {
+            return Map.of("kind", "NEVER_RINGS", "fromHour", String.valueOf(never.fromHour()), "toHour", String.valueOf(never.toHour()));
         }
         return Map.of("kind", "ONLY_THESE");
     }

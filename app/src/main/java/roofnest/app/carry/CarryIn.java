@@ -371,6 +371,11 @@ public class CarryIn {
                 case "NEVER_SHOWS" -> books.promises().neverShows(id, need(p.area()));
                 case "LIVE_AWAY" -> books.promises().liveAway(id, Double.parseDouble(need(p.seconds())));
                 case "ALERT_WITHIN" -> books.promises().alertWithin(id, Double.parseDouble(need(p.seconds())));
+                case "TELLS_OF" -> books.promises().tellsOf(id, need(p.place()), Integer.parseInt(need(p.amount())));
+                case "RINGS_AT_MOST" -> books.promises().ringsAtMost(id, Integer.parseInt(need(p.amount())));
+                case "SILENT_ABOUT" -> books.promises().silentAbout(id, SourceKind.valueOf(need(p.source())));
+                case "NEVER_RINGS" -> books.promises().neverRings(id, Integer.parseInt(need(p.fromHour())),
+                        Integer.parseInt(need(p.toHour())));
                 default -> books.promises().onlyThese(id);
             }
         }

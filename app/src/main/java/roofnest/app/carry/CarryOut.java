@@ -244,6 +244,23 @@ class CarryOut {
         } else if (promise instanceof Promise.LiveAway away) {
             return new HouseholdFile.Written(ref, "LIVE_AWAY", null, null, null, null, null, null, away.seconds());
         }
+        return promiseOfAWeek(ref, promise);
+    }
+
+    private static HouseholdFile.Written promiseOfAWeek(long ref, Promise promise) {
+        if (promise instanceof Promise.TellsOf tells) {
+            return new HouseholdFile.Written(ref, "TELLS_OF", null, null, tells.placeId(), null, null, null, null, tells.inHundred(), null,
+                    null, null);
+        } else if (promise instanceof Promise.RingsAtMost rings) {
+            return new HouseholdFile.Written(ref, "RINGS_AT_MOST", null, null, null, null, null, null, null, rings.aDay(), null, null,
+                    null);
+        } else if (promise instanceof Promise.SilentAbout silent) {
+            return new HouseholdFile.Written(ref, "SILENT_ABOUT", null, null, null, null, null, null, null, null, silent.source(), null,
+                    null);
+        } else if (promise instanceof Promise.NeverRings never) {
+            return new HouseholdFile.Written(ref, "NEVER_RINGS", null, null, null, null, null, null, null, null, null, never.fromHour(),
+                    never.toHour());
+        }
         return new HouseholdFile.Written(ref, "ONLY_THESE", null, null, null, null, null, null, null);
     }
 

@@ -33,7 +33,12 @@ record HouseholdFile(
     record Person(long ref, String name, String email, String tie, LocalDate leftOn) {}
 
     record Written(long ref, String kind, String level, String light, String place, String path, String area, Integer days,
-            Double seconds) {}
+            Double seconds, Integer amount, String source, Integer fromHour, Integer toHour) {
+        /** One that is not of an ordinary week. */
+        Written(long ref, String kind, String level, String light, String place, String path, String area, Integer days, Double seconds) {
+            this(ref, kind, level, light, place, path, area, days, seconds, null, null, null, null);
+        }
+    }
 
     record Network(String name, List<String> bands, String security, boolean hidden, boolean isolated, boolean forCameras) {}
 

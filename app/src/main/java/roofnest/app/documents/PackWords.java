@@ -63,6 +63,19 @@ record PackWords(Words words, Language language) {
         } else if (promise instanceof Promise.LiveAway away) {
             return say("away", plain(away.seconds()));
         }
+        return ofAWeek(promise, facts);
+    }
+
+    private String ofAWeek(Promise promise, HouseholdFacts facts) {
+        if (promise instanceof Promise.TellsOf tells) {
+            return say("week-tells", tells.inHundred(), place(tells.placeId(), facts));
+        } else if (promise instanceof Promise.RingsAtMost rings) {
+            return say("week-rings", rings.aDay());
+        } else if (promise instanceof Promise.SilentAbout silent) {
+            return say("week-silent", say("source." + silent.source()));
+        } else if (promise instanceof Promise.NeverRings never) {
+            return say("week-never-rings", never.fromHour(), never.toHour());
+        }
         return say(fixed(promise));
     }
 

@@ -13,6 +13,7 @@ import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Light;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
+import roofnest.core.week.SourceKind;
 
 /** Promises written at the brief. One that is written otherwise is another promise: what was proved of the old one proves nothing. */
 @Repository
@@ -21,6 +22,10 @@ public class PromiseRepository implements Archive {
         case kind when 'KEEPS_DAYS' then 'Keeps ' || days || ' days of footage'
                   when 'ALERT_WITHIN' then 'Phone rings within ' || seconds || ' s'
                   when 'LIVE_AWAY' then 'Live picture away from home within ' || seconds || ' s'
+                  when 'TELLS_OF' then 'Tells of ' || amount || ' in 100 at ' || replace(place_id, '-', ' ')
+                  when 'RINGS_AT_MOST' then 'Rings at most ' || amount || ' times a day'
+                  when 'SILENT_ABOUT' then 'Is silent about ' || replace(lower(source), '_', ' ')
+                  when 'NEVER_RINGS' then 'Never rings between ' || from_hour || ' and ' || to_hour || ' h'
                   when 'ONLY_THESE' then 'Only the people agreed can look'
                   when 'NEVER_SHOWS' then 'Never shows ' || replace(area_id, '-', ' ')
                   when 'RECORDED_BEFORE' then 'Recorded before they reach ' || replace(place_id, '-', ' ') || ' (' || lower(level) || ')'
@@ -36,7 +41,7 @@ public class PromiseRepository implements Archive {
 
     public List<Promise> of(long householdId) {
         return jdbc.sql("""
-            select id, kind, level, light, place_id, path_id, area_id, days, seconds
+            select id, kind, level, light, place_id, path_id, area_id, days, seconds, amount, source, from_hour, to_hour
             from promise
             where household_id = :householdId and removed_at is null
             order by id
@@ -104,6 +109,27 @@ public class PromiseRepository implements Archive {
                 .update();
     }
 
+    public void tellsOf(long householdId, String placeId, int inHundred) {
+        jdbc.sql("insert into promise (household_id, kind, place_id, amount) values (:householdId, 'TELLS_OF', :placeId, :amount)")
+                .param("householdId", householdId).param("placeId", placeId).param("amount", inHundred).update();
+    }
+
+    public void ringsAtMost(long householdId, int aDay) {
+        jdbc.sql("insert into promise (household_id, kind, amount) values (:householdId, 'RINGS_AT_MOST', :amount)")
+                .param("householdId", householdId).param("amount", aDay).update();
+    }
+
+    public void silentAbout(long householdId, SourceKind source) {
+        jdbc.sql("insert into promise (household_id, kind, source) values (:householdId, 'SILENT_ABOUT', :source)")
+                .param("householdId", householdId).param("source", source.name()).update();
+    }
+
+    /** @param fromHour and {@code toHour}: over midnight where the first is the later */
+    public void neverRings(long householdId, int fromHour, int toHour) {
+        jdbc.sql("insert into promise (household_id, kind, from_hour, to_hour) values (:householdId, 'NEVER_RINGS', :from, :to)")
+                .param("householdId", householdId).param("from", fromHour).param("to", toHour).update();
+    }
+
     /** Returns whether there was one to take out. */
     public boolean remove(long householdId, long promiseId, String by) {
         return archived.takeOut(householdId, promiseId, by);
@@ -120,8 +146,7 @@ public class PromiseRepository implements Archive {
         List<Promise> now = of(householdId);
         Promise back = now.stream().filter(each -> each.key().equals(PromiseKey.written(id))).findFirst().orElseThrow();
         boolean twice = !(back instanceof Promise.MakeOut || back instanceof Promise.RecordedBefore) && now.stream()
-                .anyMatch(each -> !each.key().equals(back.key()) && each.getClass() == back.getClass()
-                        && !(each instanceof Promise.NeverShows other && !other.areaId().equals(((Promise.NeverShows) back).areaId())));
+                .anyMatch(each -> !each.key().equals(back.key()) && each.getClass() == back.getClass() && about(each).equals(about(back)));
         if (twice) {
             throw new BadInput("There is a promise of this kind by now. Take that one out first.");
         }
@@ -144,8 +169,19 @@ public class PromiseRepository implements Archive {
             case "NEVER_SHOWS" -> new Promise.NeverShows(key, row.getString("area_id"));
             case "ONLY_THESE" -> new Promise.OnlyThese(key);
             case "ALERT_WITHIN" -> new Promise.AlertWithin(key, row.getDouble("seconds"));
+            case "TELLS_OF" -> new Promise.TellsOf(key, row.getString("place_id"), row.getInt("amount"));
+            case "RINGS_AT_MOST" -> new Promise.RingsAtMost(key, row.getInt("amount"));
+            case "SILENT_ABOUT" -> new Promise.SilentAbout(key, row.getString("source"));
+            case "NEVER_RINGS" -> new Promise.NeverRings(key, row.getInt("from_hour"), row.getInt("to_hour"));
             case "LIVE_AWAY" -> new Promise.LiveAway(key, row.getDouble("seconds"));
             default -> throw new IllegalStateException("unknown kind of promise: " + row.getString("kind"));
         };
+    }
+
+    /** What a promise is about, where there may be several of its kind. */
+    private static String about(Promise promise) {
+        return promise instanceof Promise.NeverShows never ? never.areaId()
+                : promise instanceof Promise.TellsOf tells ? tells.placeId()
+                        : promise instanceof Promise.SilentAbout silent ? silent.source() : "";
     }
 }

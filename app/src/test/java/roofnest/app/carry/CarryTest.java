@@ -50,6 +50,7 @@ import roofnest.app.records.JudgedHouseholds;
 import roofnest.app.records.LogRepository;
 import roofnest.app.records.PictureShelf;
 import roofnest.app.records.PoseReadingRepository;
+import roofnest.app.records.PromiseRepository;
 import roofnest.app.records.SaidLeadRepository;
 import roofnest.app.records.SpotLookRepository;
 import roofnest.app.web.ImportRefused;
@@ -89,6 +90,7 @@ class CarryTest {
     @Autowired private SpotLookRepository looks;
     @Autowired private SaidLeadRepository leads;
     @Autowired private ComingsRepository comings;
+    @Autowired private PromiseRepository promises;
     @Autowired private Models models;
     @Autowired private List<PictureShelf> shelves;
 
@@ -209,6 +211,10 @@ class CarryTest {
         cameras.watch(from.id(), eye.id(), new Camera.Watching(2, Set.of(AlertSpec.Kind.PERSON, AlertSpec.Kind.VEHICLE)),
                 cameras.get(from.id(), eye.id()).version());
         comings.say(from.id(), new ComingsAndGoings(HouseKind.FARM, Map.of(SourceKind.WILD, 2.5)), 0);
+        promises.tellsOf(from.id(), "front-door", 90);
+        promises.ringsAtMost(from.id(), 8);
+        promises.silentAbout(from.id(), SourceKind.CYCLIST);
+        promises.neverRings(from.id(), 22, 5);
         demo.touched(from.id());
         assertThat(judged.of(from.id()).cameras().get(0).camera().pose()).isEqualTo(hangs);
         CarryIn.Taken taken = in.take(demo.staff("petra"), out.zip(from));
@@ -228,6 +234,9 @@ class CarryTest {
                 Map.of(SourceKind.WILD, 2.5)));
         leads.forget(from.id(), eye.id());
         demo.jdbc().sql("update camera set sensitivity = null, kinds = null where id = :id").param("id", eye.id()).update();
+        demo.jdbc()
+                .sql("delete from promise where household_id = :id and (amount is not null or source is not null or from_hour is not null)")
+                .param("id", from.id()).update();
         demo.jdbc().sql("delete from house_comings where household_id = :id").param("id", from.id()).update();
         assertThat(poses.forget(from.id(), eye.id())).isTrue();
         demo.jdbc().sql("delete from spot_look where camera_id = :id").param("id", eye.id()).update();

@@ -88,7 +88,7 @@ class QuietPageTest {
         assertThat(rings(page, 2)).isLessThanOrEqualTo(rings(page, 3));
         assertThat(rings(page, 3)).isLessThan(rings(page, 0) / 5);
         assertThat(page.select(".choice").first().text()).contains("zone", "sensitivity", "vehicles on the road from", "Gives up");
-        assertThat(page.select(".front .tried").size()).isGreaterThan(10);
+        assertThat(page.select(".front-graph .tried").size()).isGreaterThan(10);
         assertThat(page.select(".quiet-picture .zone")).isNotEmpty();
         assertThat(page.select(".week-head .meta").text()).contains("settings that this model has", "good to a factor of two");
         assertThat(page.text()).as("nothing was taken yet").doesNotContain("as it was before");

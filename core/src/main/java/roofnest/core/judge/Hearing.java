@@ -14,9 +14,10 @@ import roofnest.core.radio.LinkBudget;
 /**
  * Everything that a rule may ask while it judges: the household's facts, its house made ready, and what its cameras see.
  *
- * @param years of the batteries, found so far
+ * @param years of the batteries, and {@code weeks} of the household, found so far
  */
-record Hearing(HouseholdFacts facts, Optional<House> house, Function<Camera, CameraEye> eyes, BatteryYears years) {
+record Hearing(HouseholdFacts facts, Optional<House> house, Function<Camera, CameraEye> eyes, BatteryYears years,
+        WeekOutcomes weeks) {
     CameraEye eye(Camera camera) {
         return eyes.apply(camera);
     }

@@ -33,12 +33,14 @@ public final class HouseholdJudge {
     private final Optional<House> house;
     private final LoadingCache<CameraEye.Key, CameraEye> eyes;
     private final BatteryYears years;
+    private final WeekOutcomes weeks;
 
     public HouseholdJudge(Optional<House> house) {
         this.house = house;
         this.eyes = Caffeine.newBuilder().executor(Runnable::run).maximumSize(EYES_KEPT)
                 .build(key -> new CameraEye(house.orElseThrow(), key));
         this.years = new BatteryYears(house, this::eye);
+        this.weeks = new WeekOutcomes(house, this::eye);
     }
 
     /** A judge of the house that these facts are of. */
@@ -82,7 +84,7 @@ public final class HouseholdJudge {
     }
 
     private Hearing hearing(HouseholdFacts facts) {
-        return new Hearing(facts, house, this::eye, years);
+        return new Hearing(facts, house, this::eye, years, weeks);
     }
 
     /** Judges facts over the plan that this judge was made for. */

@@ -50,7 +50,7 @@ final class OrdinaryWeek {
     }
 
     /** The most that any promise asks to be made out; where none does, that somebody is there. */
-    private static DetailLevel level(HouseholdFacts facts) {
+    static DetailLevel level(HouseholdFacts facts) {
         return facts.written().stream().map(promise -> promise instanceof Promise.MakeOut sight ? sight.level()
                 : promise instanceof Promise.RecordedBefore before ? before.level() : DetailLevel.DETECT)
                 .max(Comparator.naturalOrder()).orElse(DetailLevel.DETECT);

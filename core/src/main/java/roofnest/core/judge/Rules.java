@@ -13,7 +13,8 @@ import roofnest.core.promise.Promise;
 final class Rules {
     private static final List<PromiseRule<?>> ALL = List.of(
             new MakeOutRule(), new RecordedBeforeRule(), new KeepsDaysRule(), new NeverShowsRule(), new OnlyTheseRule(),
-            new AlertWithinRule(), new LiveAwayRule(), new HoldsLinkRule(), new JoinsRule(), new OwnPasswordRule(), new OutOfReachRule(),
+            new AlertWithinRule(), new TellsOfRule(), new RingsAtMostRule(), new SilentAboutRule(), new NeverRingsRule(),
+            new LiveAwayRule(), new HoldsLinkRule(), new JoinsRule(), new OwnPasswordRule(), new OutOfReachRule(),
             new ClearLensRule(),
             new BatteryLastsRule(), new LeadCarriesRule(), new ReachedSafelyRule());
 

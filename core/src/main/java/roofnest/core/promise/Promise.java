@@ -3,7 +3,7 @@ package roofnest.core.promise;
 import roofnest.core.lang.Require;
 
 /**
- * Something a household is told it may rely on, in a form that can be checked. The first seven kinds are written at the
+ * Something a household is told it may rely on, in a form that can be checked. The first eleven kinds are written at the
  * brief; the rest stand for every camera from the moment it is on the plan.
  */
 public sealed interface Promise {
@@ -95,6 +95,64 @@ public sealed interface Promise {
         @Override
         public Stage stage() {
             return Stage.PROVE;
+        }
+    }
+
+    /** Of a hundred who arrive at a place, in an ordinary week, so many are told of. */
+    record TellsOf(PromiseKey key, String placeId, int inHundred) implements Promise {
+        public TellsOf {
+            placeId = Require.text("place", placeId, 60);
+            Require.inRange("arrivals in a hundred", inHundred, 1, 100);
+        }
+
+        @Override
+        public Stage stage() {
+            return Stage.TUNE;
+        }
+    }
+
+    /** In an ordinary week the phones ring no more than so often a day. */
+    record RingsAtMost(PromiseKey key, int aDay) implements Promise {
+        public RingsAtMost {
+            Require.inRange("rings a day", aDay, 1, 1000);
+        }
+
+        @Override
+        public Stage stage() {
+            return Stage.TUNE;
+        }
+    }
+
+    /** In an ordinary week nothing rings for one kind of coming and going; named as it is in {@code rates.csv}. */
+    record SilentAbout(PromiseKey key, String source) implements Promise {
+        public SilentAbout {
+            source = Require.text("what it is silent about", source, 40);
+        }
+
+        @Override
+        public Stage stage() {
+            return Stage.TUNE;
+        }
+    }
+
+    /** In an ordinary week nothing rings from one hour to another; over midnight where the first is the later. */
+    record NeverRings(PromiseKey key, int fromHour, int toHour) implements Promise {
+        public NeverRings {
+            Require.inRange("hour from which it is silent", fromHour, 0, 23);
+            Require.inRange("hour to which it is silent", toHour, 0, 23);
+            if (fromHour == toHour) {
+                throw new IllegalArgumentException("silent hours begin and end at different hours");
+            }
+        }
+
+        /** @param hour of the day, 0 to 23 */
+        public boolean covers(int hour) {
+            return fromHour < toHour ? hour >= fromHour && hour < toHour : hour >= fromHour || hour < toHour;
+        }
+
+        @Override
+        public Stage stage() {
+            return Stage.TUNE;
         }
     }
 

@@ -5,7 +5,9 @@ import roofnest.core.lang.Numbers;
 /** The units of measured values and limits, and the one place that formats them. */
 public enum Unit {
     DBM("dBm", 0), PX_PER_M("px/m", 0), PERCENT("%", 0), PERCENT_FINE("%", 1), DAYS("days", 0), SECONDS("s", 1),
-    METRES("m", 2), VOLTS("V", 2), DEGREES("°", 0), FAULTS("faults", 0), IN_THE_WAY("things in the way", 0);
+    METRES("m", 2), VOLTS("V", 2), DEGREES("°", 0), FAULTS("faults", 0), IN_THE_WAY("things in the way", 0), A_DAY("a day", 1),
+    A_WEEK("a week", 1),
+    IN_HUNDRED("in 100", 0);
 
     private final String symbol;
     private final int decimals;
