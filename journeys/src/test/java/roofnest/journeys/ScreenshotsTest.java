@@ -66,6 +66,7 @@ class ScreenshotsTest {
         hangsAskew(visit);
         wall(visit);
         coldNorthWall(visit);
+        week(visit);
         visit.household("Lanyon").prove();
         visit.page().locator(".gate-open summary").first().click();
         take(visit, "08-prove");
@@ -118,6 +119,18 @@ class ScreenshotsTest {
         page.getByText("Set the climate").click();
         page.locator("figure.year").evaluate("year => year.scrollIntoView({ block: 'end' })");
         take(visit, "06-tune");
+    }
+
+    /** The phone that rings all day, and what its camera's own settings can do about it. */
+    private static void week(Visit visit) {
+        visit.household("Osgood").tune();
+        Page page = visit.page();
+        page.getByText("Look at the week").click();
+        page.locator(".week-strip").waitFor();
+        take(visit, "06-week");
+        page.getByText("Quieter without missing more: Road eye").click();
+        page.locator(".front-graph").waitFor();
+        take(visit, "06-quiet");
     }
 
     /** A camera on mains, drawn a little higher. */
