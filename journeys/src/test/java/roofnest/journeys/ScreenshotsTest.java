@@ -14,7 +14,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.SelectOption;
 
 import roofnest.core.catalogue.Catalogue;
 import roofnest.core.view.CameraPose;
@@ -23,7 +22,6 @@ import roofnest.journeys.pages.DrawPage;
 import roofnest.journeys.pages.HouseholdPages;
 import roofnest.journeys.pages.PreparePage;
 import roofnest.journeys.pages.RunPage;
-import roofnest.journeys.pages.SurveyPage;
 
 /** Takes the pictures in {@code docs/screenshots} from the demo world; {@code bin/screenshots} runs it. */
 @Journey
@@ -48,9 +46,6 @@ class ScreenshotsTest {
         quiller.ready();
         take(visit, "03-ready");
         visit.page().getByText("Take these").click();
-        visit.household("Merrin").ready();
-        panel(visit, "Hours");
-        take(visit, "03-ready-hours");
         visit.household("Quiller");
         quiller.share();
         visit.page().locator("#ledger").evaluate("ledger => ledger.scrollIntoView()");
@@ -101,11 +96,6 @@ class ScreenshotsTest {
         new DrawPage(page).choose("wall-material", "brick").click(14, 2).click(17, 2).hover(17, 4.6);
         take(visit, "02-survey-draw");
         new DrawPage(page).press("Escape").undo().done();
-        visit.household("Merrin").survey();
-        page.waitForNavigation(() -> page.locator("#which-camera").selectOption(new SelectOption().setLabel("Wash eye")));
-        new SurveyPage(page).type("heading", "318").type("tilt", "-8").saved();
-        panel(visit, "Promises");
-        take(visit, "02-survey-roof");
         visit.household("Quiller");
         quiller.survey();
     }
