@@ -31,3 +31,19 @@ alter table promise add constraint promise_week_whole check (case kind
   when 'SILENT_ABOUT' then source is not null
   when 'NEVER_RINGS' then from_hour is not null and to_hour is not null and from_hour <> to_hour
   else true end);
+
+-- Clips that somebody counted in a camera's own app; how many of them were for somebody who came, where that was counted too.
+create table counted_week (
+  id           bigint generated always as identity primary key,
+  household_id bigint not null references household on delete cascade,
+  camera_id    bigint not null,
+  from_day     date not null,
+  days         int not null check (days between 1 and 92),
+  clips        int not null check (clips between 0 and 200000),
+  wanted       int check (wanted between 0 and clips),
+  counted_by   text not null,
+  counted_at   timestamptz not null,
+  foreign key (household_id, camera_id) references camera (household_id, id) on delete cascade,
+  unique (camera_id, from_day, days)
+);
+create index counted_week_household on counted_week (household_id);

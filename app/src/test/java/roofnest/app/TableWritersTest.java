@@ -39,6 +39,7 @@ class TableWritersTest {
                 Map.entry("finding", "FindingRepository"), Map.entry("firm", "FirmRepository"), Map.entry("firm_model", "Models"),
                 Map.entry("firm_money", "PriceBook"), Map.entry("household", "HouseholdRepository"),
                 Map.entry("house_climate", "ClimateRepository"), Map.entry("house_comings", "ComingsRepository"),
+                Map.entry("counted_week", "CountedWeekRepository"),
                 Map.entry("household_removal", "HouseholdRepository"),
                 Map.entry("household_photo", "PreparationRepository"), Map.entry("hub", "HubRepository"),
                 Map.entry("invitation", "Invitations"), Map.entry("kit_check", "KitChecks"), Map.entry("log_entry", "LogRepository"),

@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
@@ -37,6 +38,7 @@ import roofnest.app.records.PoseReadingRepository;
 import roofnest.app.records.SaidLeadRepository;
 import roofnest.app.records.SpotLookRepository;
 import roofnest.app.records.ClimateRepository;
+import roofnest.app.records.CountedWeekRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.Household;
 import roofnest.app.records.HouseholdRef;
@@ -305,6 +307,8 @@ public class CarryIn {
                     r.words(), r.agreedBy(), r.at(), r.by())));
             each(in.looks()).forEach(l -> books.leavings().carryIn(id, new LeavingRepository.Looked(people.get(l.person()),
                     seen.get(l.camera()), l.refused(), l.said(), l.at(), l.by())));
+            each(in.counted()).forEach(c -> books.counted().put(id, new CountedWeekRepository.Row(0, seen.get(c.camera()), c.from(),
+                    c.days(), c.clips(), c.wanted() == null ? OptionalInt.empty() : OptionalInt.of(c.wanted()), c.by(), c.at())));
             each(in.pictures()).forEach(picture -> shelves.get(picture.shelf()).put(id,
                     new PictureShelf.Picture(picture.about(), files.get(picture.file()))));
         });

@@ -150,7 +150,11 @@ class CarryOut {
                         .filter(r -> r.camera() == null || carried(carried, r.camera())).toList(),
                 books.leavings().newest(id).stream().filter(l -> carried(carried, l.cameraId())).map(l -> new HouseholdFile.Look(
                         l.residentId(), l.cameraId(), l.refused(), l.said(), l.at(), l.by())).toList(),
-                climate(books.climates().of(id)), comings(books.comings().of(id)), pictures);
+                climate(books.climates().of(id)), comings(books.comings().of(id)),
+                books.counted().of(id).stream().filter(c -> carried(carried, c.cameraId())).map(c -> new HouseholdFile.CountedDays(
+                        c.cameraId(), c.from(), c.days(), c.clips(), c.wanted().isPresent() ? c.wanted().getAsInt() : null, c.by(), c.at()))
+                        .toList(),
+                pictures);
     }
 
     private static HouseholdFile.Comings comings(ComingsRepository.Said said) {

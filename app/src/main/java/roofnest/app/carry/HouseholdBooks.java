@@ -8,6 +8,7 @@ import roofnest.app.records.AccessRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.ClimateRepository;
 import roofnest.app.records.ComingsRepository;
+import roofnest.app.records.CountedWeekRepository;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.HubRepository;
 import roofnest.app.records.LeavingRepository;
@@ -29,5 +30,6 @@ import roofnest.app.records.SpotLookRepository;
 record HouseholdBooks(HouseholdRepository households, ResidentRepository residents, PromiseRepository promises,
         NetworkRepository networks, RouterRepository routers, OtherThingRepository things, HubRepository hubs, CameraRepository cameras,
         AccessRepository access, LedgerRepository ledger, ReadingRepository readings, LogRepository log, ProofRepository proofs,
-        ClimateRepository climates, ComingsRepository comings, TrialRepository trials, RemarkRepository remarks, LeavingRepository leavings,
+        ClimateRepository climates, ComingsRepository comings, CountedWeekRepository counted, TrialRepository trials,
+        RemarkRepository remarks, LeavingRepository leavings,
         PoseReadingRepository poses, SpotLookRepository looks, SaidLeadRepository leads) {}

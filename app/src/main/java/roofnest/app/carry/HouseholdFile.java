@@ -23,6 +23,7 @@ record HouseholdFile(
         Map<String, JsonNode> models, List<Network> networks, Router router, List<Thing> things, boolean thingsCounted, List<Hub> hubs,
         List<Camera> cameras, List<Access> access, List<Known> known, List<Screen> screens, List<Reading> readings, List<Entry> log,
         List<Proved> proofs, List<Tested> tests, List<Remark> remarks, List<Look> looks, Climate climate, Comings comings,
+        List<CountedDays> counted,
         List<Picture> pictures) {
     static final String FORMAT = "roof-nest-household";
     static final int VERSION = 1;
@@ -44,6 +45,9 @@ record HouseholdFile(
 
     record Router(String model, boolean pushButton, boolean makesNames, String address, String poolFrom, String poolTo, Integer leases,
             Double upMbps, Double simGb) {}
+
+    /** Clips of real days, as somebody counted them. */
+    record CountedDays(long camera, LocalDate from, int days, int clips, Integer wanted, String by, OffsetDateTime at) {}
 
     /** What goes on about the house; events on a weekday by kind of source. */
     record Comings(String house, Map<String, Double> aWeekday) {}

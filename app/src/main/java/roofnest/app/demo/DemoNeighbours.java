@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 
 import org.springframework.stereotype.Component;
@@ -24,6 +25,7 @@ import roofnest.app.prove.TrialRepository;
 import roofnest.app.prove.Trials;
 import roofnest.app.records.RouterRepository;
 import roofnest.app.web.Form;
+import roofnest.app.records.CountedWeekRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.secrets.SecretStore;
 import roofnest.core.access.Access;
@@ -52,9 +54,10 @@ class DemoNeighbours {
     private final HandOver handOver;
     private final LogRepository log;
     private final SecretStore secrets;
+    private final CountedWeekRepository counts;
 
     DemoNeighbours(DemoTools tools, Runs runs, RunHands hands, Trials trials, Signing signing, Frames frames, HandOver handOver,
-            LogRepository log, SecretStore secrets) {
+            LogRepository log, SecretStore secrets, CountedWeekRepository counts) {
         this.tools = tools;
         this.runs = runs;
         this.hands = hands;
@@ -64,6 +67,7 @@ class DemoNeighbours {
         this.handOver = handOver;
         this.log = log;
         this.secrets = secrets;
+        this.counts = counts;
     }
 
     void make(Staff staff, LocalDate today) {
@@ -120,6 +124,8 @@ class DemoNeighbours {
         tools.changes.run(ref, Stage.BRIEF, () -> tools.promises.keepsDays(ref.id(), 14));
         join(ref, camera, "PO-31077-C", "Road eye");
         tools.changes.run(ref, Stage.TUNE, () -> tools.cameras.markMounted(ref.id(), camera));
+        tools.changes.run(ref, Stage.TUNE,
+                () -> counts.keep(ref.id(), camera, today.minusDays(9), 7, 1754, OptionalInt.of(92), "Odile Marsh"));
         log.add(ref.id(), camera, LogRepository.Kind.CALL, "Phone rings all day; every van on the road sets it off.", today.minusDays(3),
                 "Odile Marsh");
     }

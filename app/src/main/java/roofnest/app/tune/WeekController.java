@@ -1,10 +1,17 @@
 package roofnest.app.tune;
 
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.function.IntFunction;
 
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 
 import roofnest.app.household.Frame;
@@ -12,14 +19,18 @@ import roofnest.app.household.Frames;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.ComingsRepository;
+import roofnest.app.records.CountedWeekRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.JudgedHousehold;
 import roofnest.app.records.JudgedHouseholds;
+import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
+import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.Says;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.ComingsAndGoings;
 import roofnest.core.promise.Stage;
+import roofnest.core.week.Counted;
 import roofnest.core.week.HouseKind;
 import roofnest.core.week.Rates;
 import roofnest.core.week.Week;
@@ -34,16 +45,18 @@ class WeekController {
     private final CameraRepository cameras;
     private final JudgedHouseholds judged;
     private final WeeksKept weeks;
+    private final CountedWeekRepository counts;
     private final Rates rates = Rates.shipped();
 
     WeekController(Frames frames, Changes changes, ComingsRepository comings, CameraRepository cameras, JudgedHouseholds judged,
-            WeeksKept weeks) {
+            WeeksKept weeks, CountedWeekRepository counts) {
         this.frames = frames;
         this.changes = changes;
         this.comings = comings;
         this.cameras = cameras;
         this.judged = judged;
         this.weeks = weeks;
+        this.counts = counts;
     }
 
     @GetMapping("/households/{household}/tune/week")
@@ -78,6 +91,68 @@ class WeekController {
         cameras.tune(ref.id(), week.cameraId(), settings, null, record.version());
     }
 
+    /** Keeps what somebody counted in the camera's own app. */
+    @PostMapping("/households/{household}/tune/week/counted")
+    @Says("What was counted is kept, beside what was reckoned.")
+    String counted(HouseholdRef ref, Form form, Model model) {
+        long camera = judged.of(ref.id()).camera(form.whole("counted", "which camera", 1, Integer.MAX_VALUE, "")).id();
+        LocalDate from = form.date("fromDay", "from which day");
+        int days = form.whole("days", "over how many days,", 1, 92, "days");
+        int clips = form.whole("clips", "how many clips,", 0, 200_000, "clips");
+        OptionalInt wanted = form.raw("wanted").isBlank() ? OptionalInt.empty()
+                : OptionalInt.of(form.whole("wanted", "how many for somebody who came,", 0, clips, "clips"));
+        if (form.ok() && from.plusDays(days - 1L).isAfter(judged.of(ref.id()).facts().today())) {
+            form.fault("fromDay", "Those days are not over yet.");
+        }
+        return form.save(() -> changes.run(ref, Stage.TUNE, () -> counts.keep(ref.id(), camera, from, days, clips, wanted, ref.by())))
+                ? back(ref, form) : page(ref, form, model);
+    }
+
+    @PostMapping("/households/{household}/tune/week/counted/{count}/forget")
+    @Says("What was counted there is forgotten.")
+    String forget(HouseholdRef ref, @PathVariable("count") long count, Form form) {
+        changes.run(ref, Stage.TUNE, () -> {
+            if (!counts.forget(ref.id(), count)) {
+                throw new NoSuchPage();
+            }
+        });
+        return back(ref, form);
+    }
+
+    /** Bends the rates of what rings for nothing by what was counted at one camera. */
+    @PostMapping("/households/{household}/tune/week/bend")
+    @Says("The rates are bent by what was counted, and the week drawn by them.")
+    String bend(HouseholdRef ref, Form form, Model model) {
+        int version = form.version();
+        int camera = form.whole("counted", "which camera", 1, Integer.MAX_VALUE, "");
+        return form.save(() -> changes.run(ref, Stage.TUNE, () -> {
+            JudgedHousehold now = judged.of(ref.id());
+            Map<Integer, WeekOutcome.OfCamera> months = new HashMap<>();
+            IntFunction<WeekOutcome.OfCamera> ofMonth
+                    = month -> months.computeIfAbsent(month, any -> weeks.ofCamera(now.facts(), now.judge(), any, camera)
+                            .orElseThrow(NoSuchPage::new));
+            Counted nothing = CountedView.nothing(of(counts.of(ref.id()), camera), ofMonth)
+                    .orElseThrow(() -> new Conflict("Somebody took out what was counted meanwhile."));
+            comings.say(ref.id(), CountedView.bent(now.facts().comings(), rates, ofMonth.apply(now.facts().today().getMonthValue()),
+                    nothing), version);
+        })) ? back(ref, form) : page(ref, form, model);
+    }
+
+    private static List<CountedWeekRepository.Row> of(List<CountedWeekRepository.Row> all, long camera) {
+        return all.stream().filter(row -> row.cameraId() == camera).toList();
+    }
+
+    private List<CountedView> counted(HouseholdRef ref, Frame frame, WeeksKept.Drawn drawn) {
+        List<CountedWeekRepository.Row> all = counts.of(ref.id());
+        return drawn.outcome().cameras().stream().map(week -> {
+            List<CountedWeekRepository.Row> rows = of(all, week.cameraId());
+            return CountedView.of(week, rows,
+                    month -> weeks.ofCamera(frame.facts(), frame.judge(), month, week.cameraId()).orElseThrow(),
+                    rows.isEmpty() ? Optional.empty() : weeks.quietest(frame.facts(), frame.judge(),
+                            frame.judged().camera(week.cameraId()).camera(), frame.facts().today().getMonthValue()));
+        }).toList();
+    }
+
     private static String back(HouseholdRef ref, Form form) {
         String month = form.raw("month");
         return "redirect:" + ref.path() + "/tune/week" + (month.matches("[0-9]{1,2}") ? "?month=" + month : "");
@@ -97,7 +172,8 @@ class WeekController {
         model.addAttribute("month", month);
         model.addAttribute("houses", HouseKind.values());
         model.addAttribute("comings", ComingsView.of(comings.of(ref.id()), rates));
-        model.addAttribute("week", drawn.map(d -> WeekView.of(frame, d, month, day)).orElse(null));
+        model.addAttribute("counted", drawn.map(d -> counted(ref, frame, d)).orElse(List.of()));
+        model.addAttribute("week", drawn.map(d -> WeekView.of(frame, d, month, day, !counts.of(ref.id()).isEmpty())).orElse(null));
         return "week";
     }
 }

@@ -69,10 +69,11 @@ record WeekView(String head, String said, List<Day> days, List<What> whats, List
     /** @param way points of it as x,y pairs; empty for what stirs before a camera. @param seconds that it takes */
     record Line(String at, double atS, String what, String way, String kind, List<String> answers, String track, double seconds) {}
 
-    static WeekView of(Frame frame, WeeksKept.Drawn drawn, int month, int day) {
+    /** @param counted whether anybody counted real days of this house */
+    static WeekView of(Frame frame, WeeksKept.Drawn drawn, int month, int day, boolean counted) {
         WeekOutcome outcome = drawn.outcome();
         HousePlan plan = frame.facts().plan().orElseThrow();
-        return new WeekView(head(outcome), said(frame, outcome, month), days(drawn.middle()), whats(outcome),
+        return new WeekView(head(outcome), said(frame, outcome, month, counted), days(drawn.middle()), whats(outcome),
                 arrivals(plan, outcome), cameras(frame, outcome), Optional.of(onPlan(plan, frame, outcome)), unplaced(frame),
                 IntStream.rangeClosed(1, 12).mapToObj(m -> new MonthLink(m, name(m), m == month)).toList(), played(drawn.middle(), day));
     }
@@ -94,14 +95,15 @@ record WeekView(String head, String said, List<Day> days, List<What> whats, List
                 + Numbers.fixed(came, came < 20 ? 1 : 0) + " who come.");
     }
 
-    private static String said(Frame frame, WeekOutcome outcome, int month) {
+    private static String said(Frame frame, WeekOutcome outcome, int month, boolean counted) {
         boolean some = !frame.facts().comings().aWeekday().isEmpty();
         return "Mean of " + outcome.weeks() + " weeks drawn for " + Month.of(month).getDisplayName(TextStyle.FULL, Locale.ENGLISH)
                 + "; nine in ten ring from " + Numbers.fixed(outcome.rings().low(), 0) + " to " + Numbers.fixed(outcome.rings().high(), 0)
                 + " times, every clip once. Ordinary rates of " + frame.facts().comings().house().words()
                 + (some ? ", bent by what was said of this house"
                         : "")
-                + ", good to a factor of two; nobody has counted a week of this house. By the house’s own sun time.";
+                + ", good to a factor of two" + (counted ? ". " : "; nobody has counted a week of this house. ")
+                + "By the house’s own sun time.";
     }
 
     private static List<Day> days(List<Weeks.Event> events) {

@@ -79,4 +79,10 @@ class WeeksKept {
         return facts.plan().flatMap(plan -> found.get(new QuietKey(new Key(plan, List.of(camera), facts.written(), facts.comings(),
                 facts.climate(), month, facts, judge), camera)));
     }
+
+    /** One camera's week of a month. */
+    Optional<WeekOutcome.OfCamera> ofCamera(HouseholdFacts facts, HouseholdJudge judge, int month, long cameraId) {
+        return of(facts, judge, month).flatMap(drawn -> drawn.outcome().cameras().stream().filter(week -> week.cameraId() == cameraId)
+                .findFirst());
+    }
 }

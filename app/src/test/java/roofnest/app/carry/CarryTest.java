@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.zip.ZipEntry;
@@ -44,6 +45,7 @@ import roofnest.app.firm.Staff;
 import roofnest.app.models.Models;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.ComingsRepository;
+import roofnest.app.records.CountedWeekRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.JudgedHouseholds;
@@ -91,6 +93,7 @@ class CarryTest {
     @Autowired private SaidLeadRepository leads;
     @Autowired private ComingsRepository comings;
     @Autowired private PromiseRepository promises;
+    @Autowired private CountedWeekRepository counted;
     @Autowired private Models models;
     @Autowired private List<PictureShelf> shelves;
 
@@ -211,6 +214,7 @@ class CarryTest {
         cameras.watch(from.id(), eye.id(), new Camera.Watching(2, Set.of(AlertSpec.Kind.PERSON, AlertSpec.Kind.VEHICLE)),
                 cameras.get(from.id(), eye.id()).version());
         comings.say(from.id(), new ComingsAndGoings(HouseKind.FARM, Map.of(SourceKind.WILD, 2.5)), 0);
+        counted.keep(from.id(), eye.id(), LocalDate.of(2026, 11, 2), 7, 120, OptionalInt.of(9), "Jory Penhale");
         promises.tellsOf(from.id(), "front-door", 90);
         promises.ringsAtMost(from.id(), 8);
         promises.silentAbout(from.id(), SourceKind.CYCLIST);
@@ -232,6 +236,12 @@ class CarryTest {
         assertThat(there.camera().watching()).contains(new Camera.Watching(2, Set.of(AlertSpec.Kind.PERSON, AlertSpec.Kind.VEHICLE)));
         assertThat(judged.of(taken.ref().id()).facts().comings()).isEqualTo(new ComingsAndGoings(HouseKind.FARM,
                 Map.of(SourceKind.WILD, 2.5)));
+        assertThat(counted.of(taken.ref().id())).singleElement().satisfies(row -> {
+            assertThat(row.cameraId()).isEqualTo(there.id());
+            assertThat(row.clips()).isEqualTo(120);
+            assertThat(row.wanted()).hasValue(9);
+        });
+        demo.jdbc().sql("delete from counted_week where household_id = :id").param("id", from.id()).update();
         leads.forget(from.id(), eye.id());
         demo.jdbc().sql("update camera set sensitivity = null, kinds = null where id = :id").param("id", eye.id()).update();
         demo.jdbc()
