@@ -95,6 +95,9 @@ class AccessibilityTest {
         paths.add(quiller + "/survey/compare");
         paths.add(leaving(visit));
         paths.add(paths.get(paths.size() - 1).replaceAll("leaving/[0-9]+", "sale"));
+        String osgood = address(visit, "Osgood") + "/tune/week";
+        paths.add(osgood);
+        paths.add(visit.open(osgood).page().getByText("Quieter without missing more").first().getAttribute("href"));
         String peverell = address(visit, "Peverell");
         paths.add(peverell + "/prove");
         paths.add(peverell + "/care");
