@@ -1,5 +1,7 @@
 package roofnest.app.tune;
 
+import java.io.IOException;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
@@ -13,6 +15,8 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
@@ -31,6 +35,7 @@ import roofnest.core.judge.Camera;
 import roofnest.core.judge.ComingsAndGoings;
 import roofnest.core.promise.Stage;
 import roofnest.core.week.Counted;
+import roofnest.core.week.EventList;
 import roofnest.core.week.HouseKind;
 import roofnest.core.week.Rates;
 import roofnest.core.week.Week;
@@ -46,10 +51,11 @@ class WeekController {
     private final JudgedHouseholds judged;
     private final WeeksKept weeks;
     private final CountedWeekRepository counts;
+    private final Clock clock;
     private final Rates rates = Rates.shipped();
 
     WeekController(Frames frames, Changes changes, ComingsRepository comings, CameraRepository cameras, JudgedHouseholds judged,
-            WeeksKept weeks, CountedWeekRepository counts) {
+            WeeksKept weeks, CountedWeekRepository counts, Clock clock) {
         this.frames = frames;
         this.changes = changes;
         this.comings = comings;
@@ -57,6 +63,7 @@ class WeekController {
         this.judged = judged;
         this.weeks = weeks;
         this.counts = counts;
+        this.clock = clock;
     }
 
     @GetMapping("/households/{household}/tune/week")
@@ -106,6 +113,21 @@ class WeekController {
         }
         return form.save(() -> changes.run(ref, Stage.TUNE, () -> counts.keep(ref.id(), camera, from, days, clips, wanted, ref.by())))
                 ? back(ref, form) : page(ref, form, model);
+    }
+
+    /** Counts a list of events that the camera's app gave out; refused as a whole, it changes nothing. */
+    @PostMapping("/households/{household}/tune/week/events")
+    @Says("The list is counted, beside what was reckoned.")
+    String events(HouseholdRef ref, @RequestParam(required = false) MultipartFile events, Form form, Model model) throws IOException {
+        JudgedHousehold now = judged.of(ref.id());
+        CameraRepository.Record record = now.camera(form.whole("listed", "which camera", 1, Integer.MAX_VALUE, ""));
+        EventList.Order order = form.choice("order", "what comes first in its times", EventList.Order.class);
+        boolean kept = form.bring("events", () -> {
+            EventList list = EventLists.read(events, record.camera().name(), now, clock.getZone(), order);
+            changes.run(ref, Stage.TUNE, () -> counts.keep(ref.id(), record.id(), list.from(), list.days(), list.clips(),
+                    OptionalInt.empty(), ref.by()));
+        });
+        return kept ? back(ref, form) : page(ref, form, model);
     }
 
     @PostMapping("/households/{household}/tune/week/counted/{count}/forget")

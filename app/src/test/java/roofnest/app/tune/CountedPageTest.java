@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 
 import org.jsoup.Jsoup;
@@ -14,6 +16,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.MockMvc;
 
 import roofnest.app.AppTest;
@@ -122,5 +125,41 @@ class CountedPageTest {
                 .select("#real .fault").eachText()).hasSize(3);
         assertThat(counts.of(ref.id())).isEmpty();
         assertThat(send("counted", "counted", "999999", "fromDay", daysAgo(8), "days", "7", "clips", "60").getStatus()).isLessThan(500);
+    }
+
+    private MockHttpServletResponse list(String csv, String order) throws Exception {
+        return mvc.perform(multipart(ref.path() + "/tune/week/events").file(new MockMultipartFile("events", "events.csv", "text/csv",
+                csv.getBytes(StandardCharsets.UTF_8))).with(user(ref.staff())).with(csrf())
+                .param("listed", String.valueOf(camera)).param("order", order)).andReturn().getResponse();
+    }
+
+    private static String fault(MockHttpServletResponse response) throws Exception {
+        assertThat(response.getStatus()).isEqualTo(422);
+        return Jsoup.parse(response.getContentAsString()).select("#real .fault").text();
+    }
+
+    @Test
+    void a_list_of_events_is_counted_or_refused_as_a_whole() throws Exception {
+        StringBuilder csv = new StringBuilder("time,camera,kind\n");
+        for (int day = 9; day >= 1; day--) {
+            for (int event = 0; event < 40; event++) {
+                csv.append(LocalDate.now().minusDays(day)).append(" 10:").append(10 + event).append(":00,Road eye,motion\n");
+            }
+        }
+        assertThat(list(csv.toString(), "AS_IT_SAYS").getStatus()).isEqualTo(302);
+        assertThat(counts.of(ref.id())).singleElement().satisfies(row -> {
+            assertThat(row.from()).isEqualTo(LocalDate.now().minusDays(8));
+            assertThat(row.days()).isEqualTo(7);
+            assertThat(row.clips()).isEqualTo(280);
+            assertThat(row.wanted()).as("nobody told them apart").isEmpty();
+        });
+        assertThat(fault(list("a,b\n1,2\n", "AS_IT_SAYS"))).contains("No column of it holds times");
+        assertThat(fault(list("", "AS_IT_SAYS"))).contains("Choose the list");
+        assertThat(fault(list("1/2/2026 10:00\n2/2/2026 10:00\n3/2/2026 10:00\n", "AS_IT_SAYS"))).contains("say which comes first");
+        assertThat(list("1/2/2026 10:00\n2/2/2026 10:00\n3/2/2026 10:00\n", "DAY_FIRST").getStatus()).isEqualTo(302);
+        LocalDate now = LocalDate.now();
+        assertThat(fault(list(now + " 10:00\n" + now.plusDays(1) + " 10:00\n" + now.plusDays(2) + " 10:00\n", "AS_IT_SAYS")))
+                .contains("not over yet");
+        assertThat(counts.of(ref.id())).hasSize(2);
     }
 }
