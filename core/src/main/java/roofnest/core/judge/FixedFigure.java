@@ -128,6 +128,8 @@ public record FixedFigure(Part part, String words, double value, String unit, St
                 tolerance("Detail at a place", 100 * MakeOutRule.DENSITY_TOLERANCE_SHARE, "%"),
                 tolerance("Seconds to an alert, or to a picture from away", 100 * TimedAtProve.TOLERANCE_SHARE, "%"),
                 tolerance("Recorded before somebody reaches a place", RecordedBeforeRule.BEFORE_TOLERANCE_S, "s"),
+                tolerance("Arrivals that are told of", TellsOfRule.TOLERANCE, "in 100"),
+                tolerance("Rings a day", 100 * RingsAtMostRule.TOLERANCE_SHARE, "%"),
                 tolerance("Clear of wall and soffit", ClearLensRule.CLEAR_TOLERANCE_M, "m"),
                 tolerance("Out of arm's reach", OutOfReachRule.REACH_TOLERANCE_M, "m"),
                 tolerance("Private ground in a picture", NeverShowsRule.SHOWN_LIMIT_PERCENT / 2, "% of the picture"),

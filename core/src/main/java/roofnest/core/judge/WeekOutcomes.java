@@ -24,7 +24,7 @@ final class WeekOutcomes {
     /** All that a household's weeks depend on besides its plan. */
     private record Key(List<Watched> cameras, ComingsAndGoings comings, Climate climate, int month, DetailLevel level) {}
 
-    private record Watched(long id, CameraEye.Key eye, Optional<Camera.Watching> watching, int coolDownSeconds) {}
+    private record Watched(long id, String name, CameraEye.Key eye, Optional<Camera.Watching> watching, int coolDownSeconds) {}
 
     WeekOutcomes(Optional<House> house, Function<Camera, CameraEye> eyes) {
         this.house = house;
@@ -34,8 +34,10 @@ final class WeekOutcomes {
     /** Of the month of the facts; empty without a plan. */
     Optional<WeekOutcome> of(HouseholdFacts facts) {
         int month = facts.today().getMonthValue();
-        Key key = new Key(facts.cameras().stream().map(camera -> new Watched(camera.id(), CameraEye.Key.of(camera), camera.watching(),
-                camera.settings().coolDownSeconds())).toList(), facts.comings(), facts.climate(), month, OrdinaryWeek.level(facts));
+        Key key = new Key(
+                facts.cameras().stream().map(camera -> new Watched(camera.id(), camera.name(), CameraEye.Key.of(camera), camera.watching(),
+                        camera.settings().coolDownSeconds())).toList(),
+                facts.comings(), facts.climate(), month, OrdinaryWeek.level(facts));
         return house.map(h -> kept.get(key, any -> OrdinaryWeek.of(h, facts, eyes, month).run(WEEKS)));
     }
 }

@@ -32,7 +32,7 @@ class WeekRulesTest {
     private static final Promise TELLS = new Promise.TellsOf(KEY, "front-door", 85);
     private static final Promise AT_MOST = new Promise.RingsAtMost(KEY, 20);
     private static final Promise SILENT = new Promise.SilentAbout(KEY, "VEHICLE");
-    private static final Promise NIGHT = new Promise.NeverRings(KEY, 23, 5);
+    private static final Promise NIGHT = new Promise.NeverRings(KEY, 0, 5);
 
     private static Camera road() {
         return Judging.camera(7, "dunmark-post", new CameraPose(3.2, -0.35, 2.4, 215, 10));
@@ -64,7 +64,7 @@ class WeekRulesTest {
     @Test
     void quieter_settings_keep_them_and_still_tell_of_who_arrives() {
         Camera quiet = quiet();
-        assertThat(judged(AT_MOST, PLAN, quiet).standing()).isEqualTo(Standing.KEPT);
+        assertThat(judged(AT_MOST, PLAN, quiet).standing()).as(judged(AT_MOST, PLAN, quiet).toString()).isEqualTo(Standing.KEPT);
         assertThat(judged(SILENT, PLAN, quiet).standing()).isEqualTo(Standing.KEPT);
         assertThat(judged(NIGHT, PLAN, quiet).standing()).isEqualTo(Standing.KEPT);
         Finding tells = judged(TELLS, PLAN, quiet);
@@ -108,6 +108,23 @@ class WeekRulesTest {
         Camera none = road().withWatching(new Camera.Watching(1, Set.of(AlertSpec.Kind.SOUND)));
         assertThat(standing(judge, facts.withCamera(none))).as("only sounds count").isEqualTo(Standing.KEPT);
         assertThat(standing(judge, facts)).as("and the first is not forgotten").isEqualTo(Standing.BROKEN);
+    }
+
+    /** Outcomes are kept; a camera's new name is not an old one's. */
+    @Test
+    void a_camera_is_called_by_the_name_that_it_has_now() {
+        HouseholdFacts facts = Judging.facts(PLAN, List.of(SILENT), road());
+        HouseholdJudge judge = HouseholdJudge.of(facts);
+        assertThat(reason(judge, facts)).contains("from Eye");
+        Camera was = road();
+        Camera renamed = new Camera(was.id(), "Gate eye", was.model(), was.pose(), was.masked(), was.settings(), false, false, false,
+                Optional.empty());
+        assertThat(reason(judge, facts.withCamera(renamed))).contains("from Gate eye");
+    }
+
+    private static String reason(HouseholdJudge judge, HouseholdFacts facts) {
+        return judge.again(facts).promises().stream().filter(judged -> judged.promise().key().equals(KEY)).findFirst().orElseThrow()
+                .finding().reason();
     }
 
     private static Standing standing(HouseholdJudge judge, HouseholdFacts facts) {
