@@ -114,7 +114,7 @@ class CarryTest {
                         "proofs.camera",
                         "proofs.promise", "proofs.phones.person", "tests.camera", "tests.phones.person", "remarks.promise",
                         "remarks.camera",
-                        "looks.person", "looks.camera")
+                        "looks.person", "looks.camera", "counted.camera")
                 .isEqualTo(first);
         assertThat(second.known().stream().map(each -> nameOf(second, each.person()) + each.kind() + nameOf(second, each.account())))
                 .isEqualTo(first.known().stream().map(each -> nameOf(first, each.person()) + each.kind() + nameOf(first, each.account()))
