@@ -22,7 +22,8 @@ import roofnest.core.view.Zone;
  * <p>A passive-infrared sensor feels movement across its field: its range shrinks with |sin| of the angle between the
  * walk and the line of sight, down to a quarter, and it triggers when two of its wedges of {@link #WEDGE_DEG} have been
  * crossed in range. A camera that watches its picture triggers after {@link #PICTURE_S} in range and in the frame, under no
- * masked cell, by night within its own light, inside a zone where zones are drawn, and keeps its pre-roll.
+ * masked cell, by night within its own light, and keeps its pre-roll. Where a model has zones and some are drawn, somebody counts
+ * for either kind only inside one.
  * Recording starts a wake time after the trigger.
  */
 public final class WalkTest {
@@ -186,13 +187,23 @@ public final class WalkTest {
             double heading = track.headingRad(step);
             // |sin| of the angle between the walk and the line of sight, as a cross product.
             double across = distance == 0 ? 1 : Math.abs(Math.sin(heading) * north - Math.cos(heading) * east) / distance;
-            return distance <= motion.rangeM() * Math.max(RANGE_FLOOR, across) && eye.clearTo(track.x(step), track.y(step), torsoM);
+            return distance <= motion.rangeM() * Math.max(RANGE_FLOOR, across) && eye.clearTo(track.x(step), track.y(step), torsoM)
+                    && (!zoned() || inZone(vision.sees(track.x(step), track.y(step), torsoM)));
         }
         if (night && distance > eye.lens().nightRangeM()) {
             return false;
         }
         Optional<Projection.Pixel> pixel = vision.sees(track.x(step), track.y(step), torsoM);
-        return pixel.isPresent() && (zones.isEmpty() || zones.stream().anyMatch(zone -> zone.contains(pixel.get(), eye.lens())));
+        return pixel.isPresent() && (!zoned() || inZone(pixel));
+    }
+
+    /** Zones say what counts only where the model has any; an infrared sensor's picture confirms what it felt. */
+    private boolean zoned() {
+        return model.alerts().zones() > 0 && !zones.isEmpty();
+    }
+
+    private boolean inZone(Optional<Projection.Pixel> pixel) {
+        return pixel.isPresent() && zones.stream().anyMatch(zone -> zone.contains(pixel.get(), eye.lens()));
     }
 
     private boolean inFan(double east, double north, double distance) {

@@ -29,6 +29,7 @@ import roofnest.core.promise.DetailLevel;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.Eye;
 import roofnest.core.view.Vision;
+import roofnest.core.view.Zone;
 
 /** Who comes, by which ways of a plan; and one sensing for the week and for the walk of one person. */
 class SourcesTest {
@@ -101,7 +102,7 @@ class SourcesTest {
         assertThat(none.aWeek()).isZero();
     }
 
-    /** At 10 °C, at the step in the middle and without zones, the week notices whom the walk of one person notices, and when. */
+    /** At 10 °C, at the step in the middle, the week notices whom the walk of one person notices, and when. */
     @Test
     void the_week_senses_as_the_walk_does() {
         HousePlan plan = WeirSteps.plan();
@@ -116,11 +117,14 @@ class SourcesTest {
                 CameraPose pose = new CameraPose(11.4 + random.nextDouble() * 8, -1 + random.nextDouble() * 12, 2.4,
                         random.nextDouble() * 360, 12);
                 Vision vision = Vision.unmasked(new Eye(crossings, model.lens(), pose));
+                // Every third with a zone, which counts only where the model has any.
+                List<Zone> zones = i % 3 == 0 ? List.of(new Zone("left", List.of(new Zone.Corner(0, 0), new Zone.Corner(0.6, 0),
+                        new Zone.Corner(0.6, 1), new Zone.Corner(0, 1)))) : List.of();
                 Walk walk = plan.paths().get(i % plan.paths().size());
                 boolean night = i % 2 == 0;
-                OptionalDouble one = new WalkTest(model, vision, List.of(), night).walk(new Track(walk, Walker.GROWN, ground),
+                OptionalDouble one = new WalkTest(model, vision, zones, night).walk(new Track(walk, Walker.GROWN, ground),
                         DetailLevel.DETECT, 12).triggerS();
-                Optional<Passage.Noticed> other = new Passage(new Watch(1, "Eye", model, vision, List.of(), middle, DetailLevel.DETECT,
+                Optional<Passage.Noticed> other = new Passage(new Watch(1, "Eye", model, vision, zones, middle, DetailLevel.DETECT,
                         false), new Source.Way("w", "way", walk, 1, 0, ""), SourceKind.Body.GROWN, ground).notice(1, night);
                 assertThat(other.isPresent()).as(key + " from " + pose).isEqualTo(one.isPresent());
                 if (one.isPresent()) {
