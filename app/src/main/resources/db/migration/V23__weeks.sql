@@ -41,6 +41,7 @@ create table counted_week (
   days         int not null check (days between 1 and 92),
   clips        int not null check (clips between 0 and 200000),
   wanted       int check (wanted between 0 and clips),
+  mark         text not null check (length(mark) <= 100000),
   counted_by   text not null,
   counted_at   timestamptz not null,
   foreign key (household_id, camera_id) references camera (household_id, id) on delete cascade,

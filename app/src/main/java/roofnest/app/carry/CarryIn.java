@@ -308,7 +308,7 @@ public class CarryIn {
             each(in.looks()).forEach(l -> books.leavings().carryIn(id, new LeavingRepository.Looked(people.get(l.person()),
                     seen.get(l.camera()), l.refused(), l.said(), l.at(), l.by())));
             each(in.counted()).forEach(c -> books.counted().put(id, new CountedWeekRepository.Row(0, seen.get(c.camera()), c.from(),
-                    c.days(), c.clips(), c.wanted() == null ? OptionalInt.empty() : OptionalInt.of(c.wanted()), c.by(), c.at())));
+                    c.days(), c.clips(), c.wanted() == null ? OptionalInt.empty() : OptionalInt.of(c.wanted()), c.mark(), c.by(), c.at())));
             each(in.pictures()).forEach(picture -> shelves.get(picture.shelf()).put(id,
                     new PictureShelf.Picture(picture.about(), files.get(picture.file()))));
         });

@@ -152,7 +152,8 @@ class CarryOut {
                         l.residentId(), l.cameraId(), l.refused(), l.said(), l.at(), l.by())).toList(),
                 climate(books.climates().of(id)), comings(books.comings().of(id)),
                 books.counted().of(id).stream().filter(c -> carried(carried, c.cameraId())).map(c -> new HouseholdFile.CountedDays(
-                        c.cameraId(), c.from(), c.days(), c.clips(), c.wanted().isPresent() ? c.wanted().getAsInt() : null, c.by(), c.at()))
+                        c.cameraId(), c.from(), c.days(), c.clips(), c.wanted().isPresent() ? c.wanted().getAsInt() : null, c.mark(),
+                        c.by(), c.at()))
                         .toList(),
                 pictures);
     }

@@ -47,7 +47,7 @@ record HouseholdFile(
             Double upMbps, Double simGb) {}
 
     /** Clips of real days, as somebody counted them. */
-    record CountedDays(long camera, LocalDate from, int days, int clips, Integer wanted, String by, OffsetDateTime at) {}
+    record CountedDays(long camera, LocalDate from, int days, int clips, Integer wanted, String mark, String by, OffsetDateTime at) {}
 
     /** What goes on about the house; events on a weekday by kind of source. */
     record Comings(String house, Map<String, Double> aWeekday) {}

@@ -125,7 +125,8 @@ class DemoNeighbours {
         join(ref, camera, "PO-31077-C", "Road eye");
         tools.changes.run(ref, Stage.TUNE, () -> tools.cameras.markMounted(ref.id(), camera));
         tools.changes.run(ref, Stage.TUNE,
-                () -> counts.keep(ref.id(), camera, today.minusDays(9), 7, 1754, OptionalInt.of(92), "Odile Marsh"));
+                () -> counts.keep(ref.id(), camera, today.minusDays(9), 7, 1754, OptionalInt.of(92),
+                        tools.cameras.get(ref.id(), camera).camera().watchMark(), "Odile Marsh"));
         log.add(ref.id(), camera, LogRepository.Kind.CALL, "Phone rings all day; every van on the road sets it off.", today.minusDays(3),
                 "Odile Marsh");
     }

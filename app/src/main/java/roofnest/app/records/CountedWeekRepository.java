@@ -24,8 +24,12 @@ public class CountedWeekRepository {
         this.clock = clock;
     }
 
-    /** @param wanted of them for somebody who came; empty where nobody told them apart */
-    public record Row(long id, long cameraId, LocalDate from, int days, int clips, OptionalInt wanted, String by, OffsetDateTime at) {
+    /**
+     * @param wanted of them for somebody who came; empty where nobody told them apart
+     * @param mark how the camera hung and was set then: {@link roofnest.core.judge.Camera#watchMark}
+     */
+    public record Row(long id, long cameraId, LocalDate from, int days, int clips, OptionalInt wanted, String mark, String by,
+            OffsetDateTime at) {
         public Row {
             Require.inRange("days counted", days, 1, 92);
             Require.inRange("clips counted", clips, 0, 200_000);
@@ -40,20 +44,22 @@ public class CountedWeekRepository {
     }
 
     /** The same days of a camera, counted again, take the place of what was counted before. */
-    public void keep(long householdId, long cameraId, LocalDate from, int days, int clips, OptionalInt wanted, String by) {
-        put(householdId, new Row(0, cameraId, from, days, clips, wanted, by, OffsetDateTime.now(clock)));
+    public void keep(long householdId, long cameraId, LocalDate from, int days, int clips, OptionalInt wanted, String mark, String by) {
+        put(householdId, new Row(0, cameraId, from, days, clips, wanted, mark, by, OffsetDateTime.now(clock)));
     }
 
     /** As it was kept elsewhere. */
     public void put(long householdId, Row row) {
         jdbc.sql("""
-            insert into counted_week (household_id, camera_id, from_day, days, clips, wanted, counted_by, counted_at)
-            values (:household, :camera, :from, :days, :clips, :wanted, :by, :at)
+            insert into counted_week (household_id, camera_id, from_day, days, clips, wanted, mark, counted_by, counted_at)
+            values (:household, :camera, :from, :days, :clips, :wanted, :mark, :by, :at)
             on conflict (camera_id, from_day, days) do update
-            set clips = excluded.clips, wanted = excluded.wanted, counted_by = excluded.counted_by, counted_at = excluded.counted_at
+            set clips = excluded.clips, wanted = excluded.wanted, mark = excluded.mark, counted_by = excluded.counted_by,
+                counted_at = excluded.counted_at
             """).param("household", householdId).param("camera", row.cameraId()).param("from", row.from()).param("days", row.days())
                 .param("clips", row.clips())
-                .param("wanted", row.wanted().isPresent() ? row.wanted().getAsInt() : null, Types.INTEGER).param("by", row.by())
+                .param("wanted", row.wanted().isPresent() ? row.wanted().getAsInt() : null, Types.INTEGER).param("mark", row.mark())
+                .param("by", row.by())
                 .param("at", row.at()).update();
     }
 
@@ -67,6 +73,6 @@ public class CountedWeekRepository {
         int wanted = row.getInt("wanted");
         return new Row(row.getLong("id"), row.getLong("camera_id"), row.getObject("from_day", LocalDate.class), row.getInt("days"),
                 row.getInt("clips"), row.getObject("wanted") == null ? OptionalInt.empty() : OptionalInt.of(wanted),
-                row.getString("counted_by"), row.getObject("counted_at", OffsetDateTime.class));
+                row.getString("mark"), row.getString("counted_by"), row.getObject("counted_at", OffsetDateTime.class));
     }
 }

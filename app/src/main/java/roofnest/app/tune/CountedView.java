@@ -32,25 +32,29 @@ record CountedView(long cameraId, String name, List<Row> rows, String said, Stri
 
     record Row(long id, String words) {}
 
-    static CountedView of(WeekOutcome.OfCamera now, List<CountedWeekRepository.Row> counts, IntFunction<WeekOutcome.OfCamera> ofMonth,
+    /** @param all that were counted, and {@code counts} of them while the camera hung and was set as it is now */
+    static CountedView of(WeekOutcome.OfCamera now, List<CountedWeekRepository.Row> all, List<CountedWeekRepository.Row> counts,
+            IntFunction<WeekOutcome.OfCamera> ofMonth,
             Optional<Quietest.Found> quieter) {
-        List<Row> rows = counts.stream().map(row -> new Row(row.id(), "From " + DAY.format(row.from()) + ", " + days(row.days()) + ": "
+        List<Row> rows = all.stream().map(row -> new Row(row.id(), "From " + DAY.format(row.from()) + ", " + days(row.days()) + ": "
                 + row.clips() + " clips"
                 + (row.wanted().isPresent() ? ", " + row.wanted().getAsInt() + " of them for somebody who came" : "")
-                + ", counted by " + row.by())).toList();
+                + ", counted by " + row.by() + (counts.contains(row) ? "" : "; it hung or was set otherwise then, so it is not compared")))
+                .toList();
         if (counts.isEmpty()) {
             return new CountedView(now.cameraId(), now.name(), rows, "", "", "", false);
         }
-        Counted all = all(counts, ofMonth);
+        Counted clips = clips(counts, ofMonth);
         Optional<Counted> nothing = nothing(counts, ofMonth);
-        String said = "Reckoned " + aDay(all.expectedAWeek()) + " clips a day, counted " + aDay(all.seen() / all.weeks()) + ": "
-                + all.verdict().words() + ", which was " + all.expectedLow() + " to " + all.expectedHigh() + " in those days. From now on "
-                + aDay(all.mean()) + " a day, nine in ten from " + aDay(all.low()) + " to " + aDay(all.high()) + "."
+        String said = "Reckoned " + aDay(clips.expectedAWeek()) + " clips a day, counted " + aDay(clips.seen() / clips.weeks()) + ": "
+                + clips.verdict().words() + ", which was " + clips.expectedLow() + " to " + clips.expectedHigh()
+                + " in those days. From now on "
+                + aDay(clips.mean()) + " a day, nine in ten from " + aDay(clips.low()) + " to " + aDay(clips.high()) + "."
                 + nothing.map(
                         n -> " For nothing: reckoned " + aDay(n.expectedAWeek()) + ", counted " + aDay(n.seen() / n.weeks()) + " a day.")
                         .orElse(" How many were for somebody who came was not told apart.");
         return new CountedView(now.cameraId(), now.name(), rows, said,
-                all.verdict() == Counted.Verdict.AS_EXPECTED ? "kept" : "thin", next(all, nothing, quieter), nothing.isPresent());
+                clips.verdict() == Counted.Verdict.AS_EXPECTED ? "kept" : "thin", next(clips, nothing, quieter), nothing.isPresent());
     }
 
     private static String days(int days) {
@@ -78,7 +82,7 @@ record CountedView(long cameraId, String name, List<Row> rows, String said, Stri
         return counts.stream().mapToDouble(row -> row.days() / (double) Week.DAYS).sum();
     }
 
-    private static Counted all(List<CountedWeekRepository.Row> counts, IntFunction<WeekOutcome.OfCamera> ofMonth) {
+    private static Counted clips(List<CountedWeekRepository.Row> counts, IntFunction<WeekOutcome.OfCamera> ofMonth) {
         double expected = counts.stream().mapToDouble(row -> ofMonth.apply(row.from().getMonthValue()).clips().mean() * row.days()).sum()
                 / counts.stream().mapToInt(CountedWeekRepository.Row::days).sum();
         return Counted.of(expected, counts.stream().mapToLong(CountedWeekRepository.Row::clips).sum(), weeks(counts));

@@ -84,7 +84,8 @@ record QuietView(CameraRepository.Record record, String said, Graph graph, List<
                         + " in 100. Hang it nearer to the way or so that people walk across its view, light the way, or take another model."
                 : "";
         return new QuietView(record, found.all().size() + " settings that this model has, each over the same " + found.weeks()
-                + " weeks of " + month + "." + some + " Ordinary rates, good to a factor of two.",
+                + " weeks of " + month + "." + some + (frame.facts().comings().aWeekday().isEmpty()
+                        ? " Ordinary rates, good to a factor of two." : " Rates bent by what was said of this house."),
                 graph(found, mostRings, mostMissed), points, row(found.now(), camera, darkShare), bad,
                 picture(frame, camera, found), takeBack);
     }

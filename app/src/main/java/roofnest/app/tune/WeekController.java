@@ -111,8 +111,9 @@ class WeekController {
         if (form.ok() && from.plusDays(days - 1L).isAfter(judged.of(ref.id()).facts().today())) {
             form.fault("fromDay", "Those days are not over yet.");
         }
-        return form.save(() -> changes.run(ref, Stage.TUNE, () -> counts.keep(ref.id(), camera, from, days, clips, wanted, ref.by())))
-                ? back(ref, form) : page(ref, form, model);
+        return form.save(() -> changes.run(ref, Stage.TUNE, () -> counts.keep(ref.id(), camera, from, days, clips, wanted,
+                judged.of(ref.id()).camera(camera).camera().watchMark(), ref.by())))
+                        ? back(ref, form) : page(ref, form, model);
     }
 
     /** Counts a list of events that the camera's app gave out; refused as a whole, it changes nothing. */
@@ -125,7 +126,7 @@ class WeekController {
         boolean kept = form.bring("events", () -> {
             EventList list = EventLists.read(events, record.camera().name(), now, clock.getZone(), order);
             changes.run(ref, Stage.TUNE, () -> counts.keep(ref.id(), record.id(), list.from(), list.days(), list.clips(),
-                    OptionalInt.empty(), ref.by()));
+                    OptionalInt.empty(), judged.of(ref.id()).camera(record.id()).camera().watchMark(), ref.by()));
         });
         return kept ? back(ref, form) : page(ref, form, model);
     }
@@ -153,7 +154,7 @@ class WeekController {
             IntFunction<WeekOutcome.OfCamera> ofMonth
                     = month -> months.computeIfAbsent(month, any -> weeks.ofCamera(now.facts(), now.judge(), any, camera)
                             .orElseThrow(NoSuchPage::new));
-            Counted nothing = CountedView.nothing(of(counts.of(ref.id()), camera), ofMonth)
+            Counted nothing = CountedView.nothing(now(of(counts.of(ref.id()), camera), now.camera(camera)), ofMonth)
                     .orElseThrow(() -> new Conflict("Somebody took out what was counted meanwhile."));
             comings.say(ref.id(), CountedView.bent(now.facts().comings(), rates, ofMonth.apply(now.facts().today().getMonthValue()),
                     nothing), version);
@@ -164,14 +165,20 @@ class WeekController {
         return all.stream().filter(row -> row.cameraId() == camera).toList();
     }
 
+    /** Counts under which the camera hung and was set as it is now: no others tell anything of it. */
+    private static List<CountedWeekRepository.Row> now(List<CountedWeekRepository.Row> all, CameraRepository.Record record) {
+        return all.stream().filter(row -> row.mark().equals(record.camera().watchMark())).toList();
+    }
+
     private List<CountedView> counted(HouseholdRef ref, Frame frame, WeeksKept.Drawn drawn) {
         List<CountedWeekRepository.Row> all = counts.of(ref.id());
         return drawn.outcome().cameras().stream().map(week -> {
             List<CountedWeekRepository.Row> rows = of(all, week.cameraId());
-            return CountedView.of(week, rows,
+            CameraRepository.Record record = frame.judged().camera(week.cameraId());
+            return CountedView.of(week, rows, now(rows, record),
                     month -> weeks.ofCamera(frame.facts(), frame.judge(), month, week.cameraId()).orElseThrow(),
                     rows.isEmpty() ? Optional.empty() : weeks.quietest(frame.facts(), frame.judge(),
-                            frame.judged().camera(week.cameraId()).camera(), frame.facts().today().getMonthValue()));
+                            record.camera(), frame.facts().today().getMonthValue()));
         }).toList();
     }
 

@@ -214,7 +214,7 @@ class CarryTest {
         cameras.watch(from.id(), eye.id(), new Camera.Watching(2, Set.of(AlertSpec.Kind.PERSON, AlertSpec.Kind.VEHICLE)),
                 cameras.get(from.id(), eye.id()).version());
         comings.say(from.id(), new ComingsAndGoings(HouseKind.FARM, Map.of(SourceKind.WILD, 2.5)), 0);
-        counted.keep(from.id(), eye.id(), LocalDate.of(2026, 11, 2), 7, 120, OptionalInt.of(9), "Jory Penhale");
+        counted.keep(from.id(), eye.id(), LocalDate.of(2026, 11, 2), 7, 120, OptionalInt.of(9), "as it was", "Jory Penhale");
         promises.tellsOf(from.id(), "front-door", 90);
         promises.ringsAtMost(from.id(), 8);
         promises.silentAbout(from.id(), SourceKind.CYCLIST);

@@ -9,6 +9,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.Set;
 
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -26,6 +27,7 @@ import roofnest.app.records.Changes;
 import roofnest.app.records.CountedWeekRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HouseholdRepository;
+import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.judge.Camera;
 import roofnest.core.promise.Stage;
 import roofnest.core.view.CameraPose;
@@ -110,6 +112,20 @@ class CountedPageTest {
         assertThat(send("counted/" + id + "/forget").getStatus()).isEqualTo(302);
         assertThat(week().select("#real .real").text()).doesNotContain("Reckoned");
         assertThat(send("counted/" + id + "/forget").getStatus()).isEqualTo(404);
+    }
+
+    /** Set otherwise, what was counted before says nothing of it, and is not taken for what it does now. */
+    @Test
+    void a_count_from_before_other_settings_is_not_compared_with_them() throws Exception {
+        send("counted", "fromDay", daysAgo(8), "days", "7", "clips", "2500", "wanted", "90");
+        assertThat(week().select("#real").text()).contains("Reckoned");
+        changes.run(ref, Stage.TUNE, () -> cameras.watch(ref.id(), camera, new Camera.Watching(0, Set.of(AlertSpec.Kind.PERSON)),
+                cameras.get(ref.id(), camera).version()));
+        Document otherwise = week();
+        assertThat(otherwise.select("#real").text()).contains("it hung or was set otherwise then, so it is not compared")
+                .doesNotContain("Reckoned");
+        assertThat(otherwise.select("#real form[action$=/bend]")).isEmpty();
+        assertThat(send("bend", "version", "0").getStatus()).isEqualTo(409);
     }
 
     @Test

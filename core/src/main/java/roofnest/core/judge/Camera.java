@@ -191,6 +191,13 @@ public record Camera(
                 settings.clipSeconds(), settings.coolDownSeconds())).orElse(usual);
     }
 
+    /** All that what it notices depends on besides the house, as words: what was counted under another mark tells nothing of it now. */
+    public String watchMark() {
+        WatchSetting set = watchSetting();
+        return String.join("|", model.fullName(), pose.toString(), new TreeSet<>(masked).toString(), zones.toString(),
+                String.valueOf(set.sensitivity()), new TreeSet<>(set.kinds()).toString(), set.clipSeconds() + "/" + set.coolDownSeconds());
+    }
+
     /** As it was read to hang. */
     public Camera hanging(CameraPose read, Spread spread) {
         return new Camera(id, name, model, read, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.of(spread),
