@@ -38,7 +38,9 @@ class ArrowsTest {
 
     @ArchTest static final ArchRule motion_uses = uses("motion", "lang", "promise", "plan", "catalogue", "view");
 
-    @ArchTest static final ArchRule week_uses = uses("week", "lang", "promise", "plan", "catalogue", "view", "motion");
+    @ArchTest static final ArchRule alert_uses = uses("alert", "lang", "catalogue", "motion", "footage");
+
+    @ArchTest static final ArchRule week_uses = uses("week", "lang", "promise", "plan", "catalogue", "view", "motion", "alert");
 
     @ArchTest static final ArchRule power_uses = uses("power", "lang", "promise", "catalogue");
 

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 
 import roofnest.core.access.Access;
+import roofnest.core.alert.AlertPlan;
 import roofnest.core.access.Kit;
 import roofnest.core.catalogue.Practice;
 import roofnest.core.catalogue.Sharing;
@@ -22,17 +23,27 @@ import roofnest.core.radio.Reading;
  * @param readings of the signal, made on site
  * @param practice of the firm that does the work
  * @param comings who comes by, as far as somebody said so
+ * @param alerts when cameras watch and whom they ring, as somebody set it
  * @param otherThings on the Wi-Fi that would have to rejoin after a change; {@link SafeCredentials#NOT_COUNTED} before anybody counted
  */
 public record HouseholdFacts(
         Optional<HousePlan> plan, List<Camera> cameras, List<Promise> written, Optional<HomeNetwork> network, int otherThings,
         Access access, List<Proof> proofs, Climate climate, LocalDate today, boolean handedOver, List<Reading> readings,
-        Practice practice, ComingsAndGoings comings) {
+        Practice practice, ComingsAndGoings comings, AlertPlan alerts) {
     public HouseholdFacts {
         cameras = List.copyOf(cameras);
         written = List.copyOf(written);
         proofs = List.copyOf(proofs);
         readings = List.copyOf(readings);
+    }
+
+    /** Facts of a house where cameras watch at all hours. */
+    public HouseholdFacts(
+            Optional<HousePlan> plan, List<Camera> cameras, List<Promise> written, Optional<HomeNetwork> network, int otherThings,
+            Access access, List<Proof> proofs, Climate climate, LocalDate today, boolean handedOver, List<Reading> readings,
+            Practice practice, ComingsAndGoings comings) {
+        this(plan, cameras, written, network, otherThings, access, proofs, climate, today, handedOver, readings, practice, comings,
+                AlertPlan.USUAL);
     }
 
     /** Facts of a house about which as much goes on as about any. */
@@ -77,17 +88,23 @@ public record HouseholdFacts(
     /** The same house with other cameras, or another house's cameras on it. */
     public HouseholdFacts withPlanAndCameras(HousePlan otherPlan, List<Camera> others) {
         return new HouseholdFacts(Optional.of(otherPlan), others, written, network, otherThings, access, proofs, climate, today, handedOver,
-                readings, practice, comings);
+                readings, practice, comings, alerts);
     }
 
     /** The same household with another network, or none. */
     public HouseholdFacts withNetwork(Optional<HomeNetwork> other) {
         return new HouseholdFacts(plan, cameras, written, other, otherThings, access, proofs, climate, today, handedOver, readings,
-                practice, comings);
+                practice, comings, alerts);
     }
 
     public HouseholdFacts withCameras(List<Camera> others) {
         return new HouseholdFacts(plan, others, written, network, otherThings, access, proofs, climate, today, handedOver, readings,
-                practice, comings);
+                practice, comings, alerts);
+    }
+
+    /** The same household with cameras that watch and ring otherwise. */
+    public HouseholdFacts withAlerts(AlertPlan other) {
+        return new HouseholdFacts(plan, cameras, written, network, otherThings, access, proofs, climate, today, handedOver, readings,
+                practice, comings, other);
     }
 }

@@ -32,12 +32,13 @@ final class OrdinaryWeek {
 
     static Weeks of(House house, HouseholdFacts facts, Function<Camera, CameraEye> eyes, int monthOfYear) {
         List<Watch> watches = facts.cameras().stream().map(camera -> watch(house, facts, camera, eyes.apply(camera))).toList();
-        return new Weeks(house.plan(), house.ground(), sources(house.plan(), facts), watches, conditions(house, facts, monthOfYear), SEED);
+        return new Weeks(house.plan(), house.ground(), sources(house.plan(), facts), watches,
+                conditions(house, facts, monthOfYear), Ears.of(facts), SEED);
     }
 
     static Quietest quietest(House house, HouseholdFacts facts, Camera camera, CameraEye eye, int monthOfYear) {
         return new Quietest(house.plan(), house.ground(), sources(house.plan(), facts), watch(house, facts, camera, eye),
-                conditions(house, facts, monthOfYear), SEED);
+                conditions(house, facts, monthOfYear), facts.alerts(), SEED);
     }
 
     static List<Source> sources(HousePlan plan, HouseholdFacts facts) {

@@ -1,12 +1,15 @@
 package roofnest.core.judge;
 
+import java.util.Optional;
+
 import roofnest.core.lang.Numbers;
 import roofnest.core.promise.Limit;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.Unit;
 import roofnest.core.week.Week;
+import roofnest.core.week.WeekOutcome;
 
-/** The phones ring no more than so often a day, in all but one of twenty weeks. */
+/** No phone rings more than so often a day, in all but one of twenty weeks. */
 final class RingsAtMostRule implements PromiseRule<Promise.RingsAtMost> {
     /** Rates are rough: within a fifth of the limit it is thin. */
     static final double TOLERANCE_SHARE = 0.2;
@@ -20,10 +23,12 @@ final class RingsAtMostRule implements PromiseRule<Promise.RingsAtMost> {
     public Sighted judge(Promise.RingsAtMost promise, Hearing hearing) {
         Limit limit = Limit.atMost(promise.aDay(), promise.aDay() * TOLERANCE_SHARE, Unit.A_DAY);
         return WeekRules.judged(promise.key(), limit, hearing, week -> {
-            String reason = "So often in the busiest week of twenty; " + Numbers.fixed(week.rings().aDay(), 1) + " a day on the mean"
+            Optional<WeekOutcome.OfPhone> most = week.loudestPhone();
+            String reason = "So often in the busiest week of twenty" + WeekRules.whose(week, most) + "; "
+                    + Numbers.fixed(most.map(phone -> phone.rings().aDay()).orElse(0.0), 1) + " a day on the mean"
                     + WeekRules.mostly(week) + ", " + WeekRules.basis(hearing) + ".";
-            return WeekRules.found(promise.key(), week.rings().high() / Week.DAYS, limit, reason, WeekRules.loudest(week),
-                    WeekRules.quieter(WeekRules.loudest(week)));
+            return WeekRules.found(promise.key(), most.map(phone -> phone.rings().high()).orElse(0.0) / Week.DAYS, limit, reason,
+                    WeekRules.loudest(week), WeekRules.quieter(WeekRules.loudest(week)));
         });
     }
 

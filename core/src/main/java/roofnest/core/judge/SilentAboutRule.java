@@ -24,8 +24,8 @@ final class SilentAboutRule implements PromiseRule<Promise.SilentAbout> {
         Limit limit = Limit.atMost(NOW_AND_THEN, NOW_AND_THEN / 2, Unit.A_WEEK);
         SourceKind kind = SourceKind.valueOf(promise.source());
         return WeekRules.judged(promise.key(), limit, hearing, week -> {
-            Optional<WeekOutcome.OfCamera> most = week.cameras().stream().filter(camera -> camera.byKind().getOrDefault(kind, 0.0) > 0)
-                    .max(Comparator.comparingDouble(camera -> camera.byKind().get(kind)));
+            Optional<WeekOutcome.OfCamera> most = week.cameras().stream().filter(camera -> camera.ringsByKind().getOrDefault(kind, 0.0) > 0)
+                    .max(Comparator.comparingDouble(camera -> camera.ringsByKind().get(kind)));
             double rings = WeekRules.aWeek(week, kind);
             String reason = (rings == 0 ? "None of the drawn weeks rings for " + kind.words()
                     : "Rings for " + kind.words() + ", most of them from " + most.orElseThrow().name()) + ", " + WeekRules.basis(hearing)

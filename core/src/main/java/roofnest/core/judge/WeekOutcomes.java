@@ -9,6 +9,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.power.Climate;
+import roofnest.core.week.Ringing;
 import roofnest.core.week.WeekOutcome;
 
 /** Ordinary weeks that promises are judged by, each drawn once and kept. */
@@ -22,7 +23,8 @@ final class WeekOutcomes {
     private final Cache<Key, WeekOutcome> kept = Caffeine.newBuilder().executor(Runnable::run).maximumSize(KEPT).build();
 
     /** All that a household's weeks depend on besides its plan. */
-    private record Key(List<Watched> cameras, ComingsAndGoings comings, Climate climate, int month, DetailLevel level) {}
+    private record Key(List<Watched> cameras, ComingsAndGoings comings, Climate climate, int month, DetailLevel level,
+            Ringing ringing) {}
 
     private record Watched(long id, String name, CameraEye.Key eye, Optional<Camera.Watching> watching, int coolDownSeconds) {}
 
@@ -37,7 +39,7 @@ final class WeekOutcomes {
         Key key = new Key(
                 facts.cameras().stream().map(camera -> new Watched(camera.id(), camera.name(), CameraEye.Key.of(camera), camera.watching(),
                         camera.settings().coolDownSeconds())).toList(),
-                facts.comings(), facts.climate(), month, OrdinaryWeek.level(facts));
+                facts.comings(), facts.climate(), month, OrdinaryWeek.level(facts), Ears.of(facts));
         return house.map(h -> kept.get(key, any -> OrdinaryWeek.of(h, facts, eyes, month).run(WEEKS)));
     }
 }

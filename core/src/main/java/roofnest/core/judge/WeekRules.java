@@ -42,8 +42,12 @@ final class WeekRules {
         return new Sighted(finding, most.map(WeekOutcome.OfCamera::cameraId));
     }
 
+    private static double rings(WeekOutcome.OfCamera camera) {
+        return camera.ringsByKind().values().stream().mapToDouble(Double::doubleValue).sum();
+    }
+
     static Optional<WeekOutcome.OfCamera> loudest(WeekOutcome week) {
-        return week.cameras().stream().max(Comparator.comparingDouble(camera -> camera.clips().mean()));
+        return week.cameras().stream().max(Comparator.comparingDouble(WeekRules::rings));
     }
 
     /** A week of a month, by ordinary rates. */
@@ -59,18 +63,21 @@ final class WeekRules {
     }
 
     static double aWeek(WeekOutcome week, SourceKind kind) {
-        return week.cameras().stream().mapToDouble(camera -> camera.byKind().getOrDefault(kind, 0.0)).sum();
+        return week.cameras().stream().mapToDouble(camera -> camera.ringsByKind().getOrDefault(kind, 0.0)).sum();
     }
 
-    /** Rings a week in hours of the day. */
-    static double inHours(WeekOutcome week, IntPredicate hourOfDay) {
+    /** Rings a week of one phone in hours of the day. */
+    static double inHours(WeekOutcome.OfPhone phone, IntPredicate hourOfDay) {
         double sum = 0;
-        for (double[] byHour : week.ringsByHour().values()) {
-            for (int hour = 0; hour < Week.HOURS; hour++) {
-                sum += hourOfDay.test(hour % Week.HOURS_A_DAY) ? byHour[hour] : 0;
-            }
+        for (int hour = 0; hour < Week.HOURS; hour++) {
+            sum += hourOfDay.test(hour % Week.HOURS_A_DAY) ? phone.byHour()[hour] : 0;
         }
         return sum;
+    }
+
+    /** Whose phone, where it is somebody's and there are several. */
+    static String whose(WeekOutcome week, Optional<WeekOutcome.OfPhone> phone) {
+        return week.phones().size() < 2 || phone.isEmpty() ? "" : " on the phone of " + phone.get().name();
     }
 
     /** What rings most in a week, in words. */

@@ -11,6 +11,8 @@ import java.util.SplittableRandom;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
 
+import roofnest.core.alert.AlertPlan;
+import roofnest.core.alert.Does;
 import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.plan.Ground;
 import roofnest.core.plan.HousePlan;
@@ -37,9 +39,17 @@ public final class Quietest {
     private final List<Source> sources;
     private final Watch watch;
     private final Conditions conditions;
+    private final AlertPlan alerts;
     private final long seed;
 
+    /** Of a camera that watches and rings at all hours. */
     public Quietest(HousePlan plan, Ground ground, List<Source> sources, Watch watch, Conditions conditions, long seed) {
+        this(plan, ground, sources, watch, conditions, AlertPlan.USUAL, seed);
+    }
+
+    /** @param alerts by whose hours the camera is off, or records and does not ring */
+    public Quietest(HousePlan plan, Ground ground, List<Source> sources, Watch watch, Conditions conditions, AlertPlan alerts, long seed) {
+        this.alerts = alerts;
         this.plan = plan;
         this.ground = ground;
         this.sources = List.copyOf(sources);
@@ -215,6 +225,10 @@ public final class Quietest {
         long told = 0;
         double recordedS = 0;
         for (int i = 0; i < drawn.coming().length; i++) {
+            Does does = alerts.does(watch.cameraId(), (int) (drawn.atS()[i] / Week.SECONDS_AN_HOUR) % Week.HOURS);
+            if (does == Does.OFF) {
+                continue;
+            }
             int coming = same[drawn.coming()[i]];
             Passage.Noticed noticed = coming < 0 ? null : tables.noticed(drawn.offset()[i], drawn.hour()[i], coming, 0);
             SourceKind kind = could.coming(drawn.coming()[i]).kind();
@@ -225,8 +239,8 @@ public final class Quietest {
             if (clips.offer(drawn.atS()[i], noticed) == Weeks.Made.RANG) {
                 recordedS += Math.max(0, clips.lastS());
                 clips.begin(drawn.atS()[i], noticed);
-                rings[kind.ordinal()]++;
-                told += isCould(could, drawn, i) ? 1 : 0;
+                rings[kind.ordinal()] += does == Does.RINGS ? 1 : 0;
+                told += does == Does.RINGS && isCould(could, drawn, i) ? 1 : 0;
             }
         }
         recordedS += Math.max(0, clips.lastS());

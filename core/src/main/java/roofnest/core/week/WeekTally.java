@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
+import roofnest.core.alert.DeviceRule;
 import roofnest.core.plan.PlanPoint;
 
 /** Counts of many weeks, as they are drawn. */
@@ -24,12 +25,19 @@ final class WeekTally {
     private final double[][] clipsByHour;
     private final double[][] rings;
     private final double[][] ringsByHour;
+    private final double[][] ringsByKind;
+    private final List<Ear> ears;
+    private final double[][] phone;
+    private final double[][] phoneByHour;
+    private final long[] storms;
+    private final List<DeviceRule> rules;
+    private final long[][] heldByKind;
     private final long[] came;
     private final long[] told;
     private final long[] recorded;
     private final double[] missed;
 
-    WeekTally(WeekTables tables, int weeks) {
+    WeekTally(WeekTables tables, Ringing ringing, int weeks) {
         int cameras = tables.watches().size();
         this.tables = tables;
         this.weeks = weeks;
@@ -41,6 +49,13 @@ final class WeekTally {
         clipsByHour = new double[cameras][Week.HOURS];
         rings = new double[WANTS][weeks];
         ringsByHour = new double[WANTS][Week.HOURS];
+        ringsByKind = new double[cameras][SourceKind.values().length];
+        ears = ringing.ears();
+        phone = new double[ears.size()][weeks];
+        phoneByHour = new double[ears.size()][Week.HOURS];
+        storms = new long[ears.size()];
+        rules = Rings.of(tables.watches(), ringing);
+        heldByKind = new long[rules.size()][SourceKind.values().length];
         came = new long[tables.count()];
         told = new long[tables.count()];
         recorded = new long[tables.count()];
@@ -52,12 +67,30 @@ final class WeekTally {
     }
 
     void clip(int camera, int week, int hour, int coming) {
-        int want = tables.want(coming).ordinal();
         clips[camera][week]++;
         clipsByComing[camera][coming]++;
         clipsByHour[camera][hour]++;
+    }
+
+    /** At least one phone rang for a clip. */
+    void rangAny(int camera, int week, int hour, int coming) {
+        int want = tables.want(coming).ordinal();
         rings[want][week]++;
         ringsByHour[want][hour]++;
+        ringsByKind[camera][tables.coming(coming).kind().ordinal()]++;
+    }
+
+    void rang(int ear, int week, int hour) {
+        phone[ear][week]++;
+        phoneByHour[ear][hour]++;
+    }
+
+    void storm(int ear) {
+        storms[ear]++;
+    }
+
+    void ruleHeld(int rule, int coming) {
+        heldByKind[rule][tables.coming(coming).kind().ordinal()]++;
     }
 
     void recorded(int camera, int week, double seconds) {
@@ -68,7 +101,7 @@ final class WeekTally {
         levelS[camera][week] += seconds;
     }
 
-    void came(int week, int hour, int coming, boolean isTold, boolean isRecorded) {
+    void came(int week, int coming, boolean isTold, boolean isRecorded) {
         came[coming]++;
         told[coming] += isTold ? 1 : 0;
         recorded[coming] += isRecorded ? 1 : 0;
@@ -99,7 +132,8 @@ final class WeekTally {
         for (int week = 1; week < weeks; week++) {
             middle = Math.abs(all[week] - ringSpread.middle()) < Math.abs(all[middle] - ringSpread.middle()) ? week : middle;
         }
-        return new WeekOutcome(weeks, of, ringSpread, byWant, byHour, arrivals(), WeekOutcome.Spread.of(missed), middle);
+        return new WeekOutcome(weeks, of, ringSpread, byWant, byHour, arrivals(), WeekOutcome.Spread.of(missed), middle,
+                phones(), held());
     }
 
     private WeekOutcome.OfCamera camera(int camera) {
@@ -115,8 +149,40 @@ final class WeekTally {
             }
         }
         return new WeekOutcome.OfCamera(watch.cameraId(), watch.name(), WeekOutcome.Spread.of(clips[camera]), byKind,
-                perWeek(clipsByHour[camera]), noticed[camera] / (double) weeks, WeekOutcome.Spread.of(recordedS[camera]),
+                byKind(ringsByKind[camera]), perWeek(clipsByHour[camera]), noticed[camera] / (double) weeks,
+                WeekOutcome.Spread.of(recordedS[camera]),
                 WeekOutcome.Spread.of(levelS[camera]), darkShare(clipsByHour[camera]), spots);
+    }
+
+    private List<WeekOutcome.OfPhone> phones() {
+        List<WeekOutcome.OfPhone> of = new ArrayList<>();
+        for (int ear = 0; ear < ears.size(); ear++) {
+            of.add(new WeekOutcome.OfPhone(ears.get(ear).personId(), ears.get(ear).name(), WeekOutcome.Spread.of(phone[ear]),
+                    perWeek(phoneByHour[ear]), storms[ear] / (double) weeks));
+        }
+        return of;
+    }
+
+    private List<WeekOutcome.OfRule> held() {
+        List<WeekOutcome.OfRule> of = new ArrayList<>();
+        for (int rule = 0; rule < rules.size(); rule++) {
+            of.add(new WeekOutcome.OfRule(rules.get(rule), byKind(heldByKind[rule])));
+        }
+        return of;
+    }
+
+    private Map<SourceKind, Double> byKind(long[] counts) {
+        return byKind(Arrays.stream(counts).asDoubleStream().toArray());
+    }
+
+    private Map<SourceKind, Double> byKind(double[] counts) {
+        Map<SourceKind, Double> by = new EnumMap<>(SourceKind.class);
+        for (SourceKind kind : SourceKind.values()) {
+            if (counts[kind.ordinal()] > 0) {
+                by.put(kind, counts[kind.ordinal()] / weeks);
+            }
+        }
+        return by;
     }
 
     private double darkShare(double[] byHour) {

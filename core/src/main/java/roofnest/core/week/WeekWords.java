@@ -14,7 +14,7 @@ final class WeekWords {
                         + Numbers.fixed(noticed.heightPx(), 0) + " px high"
                 : "felt " + far + " at " + Numbers.fixed(airC, 0) + " °C";
         return switch (made) {
-            case RANG, UNNOTICED -> felt;
+            case RANG, RECORDED, BY_RULE, OFF, UNNOTICED -> felt;
             case IN_CLIP -> felt + ", while a clip ran";
             case RESTED -> felt + ", in the " + watch.setting().coolDownSeconds() + " s after a clip";
             case NOT_ITS_KIND -> felt + "; " + Numbers.fixed(100 * passes, 0) + " in 100 such are taken for what counts";

@@ -7,6 +7,8 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.function.Consumer;
 
+import roofnest.core.alert.DeviceRule;
+import roofnest.core.alert.Does;
 import roofnest.core.lang.Require;
 import roofnest.core.plan.Ground;
 import roofnest.core.plan.HousePlan;
@@ -22,17 +24,28 @@ public final class Weeks {
     private final WeekTables tables;
     private final long seed;
     private final int cameras;
+    private final Ringing ringing;
+    private final Rings rings;
 
+    /** Weeks in which every camera rings one phone for all that counts. */
     public Weeks(HousePlan plan, Ground ground, List<Source> sources, List<Watch> watches, Conditions conditions, long seed) {
+        this(plan, ground, sources, watches, conditions, Ringing.usual(watches), seed);
+    }
+
+    public Weeks(HousePlan plan, Ground ground, List<Source> sources, List<Watch> watches, Conditions conditions, Ringing ringing,
+            long seed) {
         this.tables = new WeekTables(plan, ground, sources, watches, conditions);
+        this.ringing = ringing;
+        this.rings = new Rings(tables, ringing);
         this.seed = seed;
         this.cameras = watches.size();
     }
 
     /** What a camera made of something that came. */
     public enum Made {
-        RANG("rang"), IN_CLIP("in a clip that ran already"), RESTED("in its cool-down"), NOT_ITS_KIND("not taken for what counts"),
-        UNNOTICED("not noticed");
+        RANG("rang"), RECORDED("recorded it, and no phone rang"), BY_RULE("recorded because another noticed it"),
+        IN_CLIP("in a clip that ran already"), RESTED("in its cool-down"), NOT_ITS_KIND("not taken for what counts"),
+        OFF("off at that hour"), UNNOTICED("not noticed");
 
         private final String words;
 
@@ -42,6 +55,11 @@ public final class Weeks {
 
         public String words() {
             return words;
+        }
+
+        /** Whether there is a recording of it. */
+        boolean keeps() {
+            return this == RANG || this == RECORDED || this == BY_RULE || this == IN_CLIP;
         }
     }
 
@@ -60,14 +78,14 @@ public final class Weeks {
         }
 
         public boolean recorded() {
-            return answers.stream().anyMatch(answer -> answer.made() == Made.RANG || answer.made() == Made.IN_CLIP);
+            return answers.stream().anyMatch(answer -> answer.made().keeps());
         }
     }
 
     /** @param weeks drawn, 1 to {@link #MOST_WEEKS} */
     public WeekOutcome run(int weeks) {
         Require.inRange("weeks", weeks, 1, MOST_WEEKS);
-        WeekTally tally = new WeekTally(tables, weeks);
+        WeekTally tally = new WeekTally(tables, ringing, weeks);
         for (int week = 0; week < weeks; week++) {
             new Run(week, tally, null).week();
         }
@@ -77,7 +95,7 @@ public final class Weeks {
     /** All that came in one week and that some camera noticed, or that arrived. @param week from 0 */
     public List<Event> events(int week) {
         List<Event> log = new ArrayList<>();
-        new Run(week, new WeekTally(tables, 1), log).week();
+        new Run(week, new WeekTally(tables, ringing, 1), log).week();
         return log;
     }
 
@@ -139,6 +157,7 @@ public final class Weeks {
         private final List<Event> log;
         private final Clips[] clips = new Clips[cameras];
         private final Made[] made = new Made[cameras];
+        private final Rings.OfWeek phones;
         private int offset;
 
         private Run(int week, WeekTally tally, List<Event> log) {
@@ -146,6 +165,7 @@ public final class Weeks {
             this.week = log == null ? week : 0;
             this.tally = tally;
             this.log = log;
+            this.phones = rings.week(new SplittableRandom(new SplittableRandom(~seed ^ week).nextLong()), tally, this.week);
             Arrays.setAll(clips, camera -> new Clips(tables.watches().get(camera)));
         }
 
@@ -164,22 +184,39 @@ public final class Weeks {
             Arrays.fill(made, Made.UNNOTICED);
             for (int camera : tables.noticers(offset, day, coming)) {
                 made[camera] = answer(atS, hour, day, coming, camera);
-                told |= made[camera] == Made.RANG;
-                recorded |= made[camera] == Made.RANG || made[camera] == Made.IN_CLIP;
             }
-            tally.came(week, hour, coming, told, recorded);
+            if (!rings.rules().isEmpty()) {
+                rules(atS, hour, day, coming);
+            }
+            for (Made each : made) {
+                told |= each == Made.RANG;
+                recorded |= each.keeps();
+            }
+            tally.came(week, coming, told, recorded);
             if (log != null) {
                 log.add(event(atS, day, coming));
             }
         }
 
         private Made answer(double atS, int hour, int day, int coming, int camera) {
+            Does does = rings.does(camera, hour);
+            if (does == Does.OFF) {
+                return Made.OFF;
+            }
             Passage.Noticed noticed = tables.noticed(offset, day, coming, camera);
             float passes = tables.passes(offset, day, coming, camera);
             if (passes < 1 && random.nextDouble() >= passes) {
                 return Made.NOT_ITS_KIND;
             }
             tally.noticed(camera);
+            Made what = record(atS, hour, day, coming, camera, noticed);
+            return what == Made.RANG && (does == Does.RECORDS
+                    || !phones.ring(atS + noticed.triggerS(), hour, tables.conditions().dark(day), coming, camera, noticed))
+                            ? Made.RECORDED : what;
+        }
+
+        /** Begins a clip, goes on with the one that runs, or rests. */
+        private Made record(double atS, int hour, int day, int coming, int camera, Passage.Noticed noticed) {
             boolean dark = tables.conditions().dark(day);
             Made what = clips[camera].offer(atS, noticed);
             if (what == Made.RANG) {
@@ -191,6 +228,31 @@ public final class Weeks {
                 tally.shows(camera, week, noticed.levelS(noticed.triggerS(), clips[camera].toS() - atS, dark));
             }
             return what;
+        }
+
+        /** What a clip that has just begun makes others do: they record what they see of it, and ring nobody. */
+        private void rules(double atS, int hour, int day, int coming) {
+            boolean dark = tables.conditions().dark(day);
+            for (int rule = 0; rule < rings.rules().size(); rule++) {
+                Rings.Rule of = rings.rules().get(rule);
+                Made first = made[of.when()];
+                if (first != Made.RANG && first != Made.RECORDED || !of.rule().at().holds(dark)) {
+                    continue;
+                }
+                Passage.Noticed noticed = tables.noticed(offset, day, coming, of.when());
+                if (!phones.isOfKind(of.kinds(), dark, coming, of.when(), noticed)) {
+                    continue;
+                }
+                tally.ruleHeld(rule, coming);
+                if (of.rule().act() == DeviceRule.Act.RECORD && rings.does(of.then(), hour) != Does.OFF) {
+                    Passage.Noticed own = tables.noticed(offset, day, coming, of.then());
+                    Passage.Noticed sees = new Passage.Noticed(noticed.triggerS(), noticed.lastS(), 0, noticed.at(),
+                            own == null ? null : own.passage());
+                    if (record(atS, hour, day, coming, of.then(), sees) == Made.RANG) {
+                        made[of.then()] = Made.BY_RULE;
+                    }
+                }
+            }
         }
 
         /** A clip is as long as it was in the end. */
@@ -215,6 +277,9 @@ public final class Weeks {
             WeekTables.Coming what = tables.coming(coming);
             Passage.Noticed noticed = tables.noticed(offset, day, coming, camera);
             boolean dark = tables.conditions().dark(day);
+            if (made[camera] == Made.BY_RULE || made[camera] == Made.OFF) {
+                return made[camera] == Made.OFF ? "it does not watch then" : "by a rule between devices";
+            }
             if (noticed == null) {
                 return what.way() == null ? "not before this camera"
                         : what.passages().get(camera).why(tables.warmth(what.kind(), day, offset), dark).words();

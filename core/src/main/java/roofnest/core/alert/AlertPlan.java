@@ -1,0 +1,83 @@
+package roofnest.core.alert;
+
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+import roofnest.core.lang.Require;
+
+/**
+ * When the cameras of a household watch and whom they ring.
+ *
+ * @param does by camera and mode; a camera and a mode left out record and ring
+ * @param phones by person; who is left out is rung as usual
+ */
+public record AlertPlan(ModeWeek week, Map<Long, Map<Mode, Does>> does, Map<Long, Phone> phones, List<DeviceRule> rules) {
+    /** More rules than these in one house nobody understands any longer. */
+    public static final int MOST_RULES = 30;
+    /** As it is before anybody set anything. */
+    public static final AlertPlan USUAL = new AlertPlan(ModeWeek.USUAL, Map.of(), Map.of(), List.of());
+
+    public AlertPlan {
+        Map<Long, Map<Mode, Does>> copy = new HashMap<>();
+        does.forEach((camera, by) -> copy.put(camera, Map.copyOf(by)));
+        does = Map.copyOf(copy);
+        phones = Map.copyOf(phones);
+        rules = List.copyOf(rules);
+        Require.inRange("rules between devices", rules.size(), 0, MOST_RULES);
+    }
+
+    public Does does(long camera, Mode mode) {
+        return does.getOrDefault(camera, Map.of()).getOrDefault(mode, Does.RINGS);
+    }
+
+    /** @param hour of the week, 0 to 167 */
+    public Does does(long camera, int hour) {
+        return does(camera, week.at(hour));
+    }
+
+    /** Hours of the week in which a camera does so. */
+    public boolean[] hours(long camera, Does what) {
+        boolean[] hours = new boolean[ModeWeek.HOURS];
+        for (int hour = 0; hour < hours.length; hour++) {
+            hours[hour] = does(camera, hour) == what;
+        }
+        return hours;
+    }
+
+    public Phone phone(long person) {
+        return phones.getOrDefault(person, Phone.USUAL);
+    }
+
+    public AlertPlan withWeek(ModeWeek other) {
+        return new AlertPlan(other, does, phones, rules);
+    }
+
+    /** The same house while it is on holiday: every hour is as in that mode. */
+    public AlertPlan onHoliday() {
+        Map<Long, Map<Mode, Does>> away = new HashMap<>();
+        does.forEach((camera, by) -> {
+            Map<Mode, Does> all = new EnumMap<>(Mode.class);
+            for (Mode mode : Mode.values()) {
+                all.put(mode, by.getOrDefault(Mode.HOLIDAY, Does.RINGS));
+            }
+            away.put(camera, all);
+        });
+        return new AlertPlan(week, away, phones, rules);
+    }
+
+    public AlertPlan withDoes(Map<Long, Map<Mode, Does>> others) {
+        return new AlertPlan(week, others, phones, rules);
+    }
+
+    public AlertPlan withPhone(long person, Phone phone) {
+        Map<Long, Phone> others = new HashMap<>(phones);
+        others.put(person, phone);
+        return new AlertPlan(week, does, others, rules);
+    }
+
+    public AlertPlan withRules(List<DeviceRule> others) {
+        return new AlertPlan(week, does, phones, others);
+    }
+}

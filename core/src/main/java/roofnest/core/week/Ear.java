@@ -1,0 +1,27 @@
+package roofnest.core.week;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+import roofnest.core.alert.QuietHours;
+import roofnest.core.catalogue.AlertSpec;
+
+/**
+ * A phone that cameras ring.
+ *
+ * @param personId whose; {@link #NOBODYS} where it is not said yet who will be rung
+ * @param cameras that ring it, each with the kinds of what it noticed that do
+ */
+public record Ear(long personId, String name, Map<Long, Set<AlertSpec.Kind>> cameras, Optional<QuietHours> quiet, int pauseMinutes) {
+    public static final long NOBODYS = 0;
+
+    public Ear {
+        cameras = Map.copyOf(cameras);
+    }
+
+    /** Rung by cameras for all that counts there, at any hour. */
+    public static Ear usual(Map<Long, Set<AlertSpec.Kind>> cameras) {
+        return new Ear(NOBODYS, "a phone of the household", cameras, Optional.empty(), 0);
+    }
+}
