@@ -41,6 +41,7 @@ public class JudgedHouseholds {
     private final ClimateRepository climates;
     private final PracticeRepository practices;
     private final ComingsRepository comings;
+    private final AlertRepository alerts;
     private final Judges judges;
     private final Metrics metrics;
     private final Clock clock;
@@ -52,7 +53,7 @@ public class JudgedHouseholds {
             PromiseRepository promises,
             NetworkRepository networks, OtherThingRepository otherThings,
             AccessRepository access, ProofRepository proofs, ReadingRepository readings, ClimateRepository climates,
-            PracticeRepository practices, ComingsRepository comings, Judges judges, Metrics metrics, Clock clock) {
+            PracticeRepository practices, ComingsRepository comings, AlertRepository alerts, Judges judges, Metrics metrics, Clock clock) {
         this.households = households;
         this.plans = plans;
         this.cameras = cameras;
@@ -68,6 +69,7 @@ public class JudgedHouseholds {
         this.climates = climates;
         this.practices = practices;
         this.comings = comings;
+        this.alerts = alerts;
         this.judges = judges;
         this.metrics = metrics;
         this.clock = clock;
@@ -135,7 +137,8 @@ public class JudgedHouseholds {
                 promises.of(id),
                 networks.homeNetwork(id), otherThings.count(id), access.of(id), proofs.of(id),
                 climates.climate(climates.of(id), plan),
-                LocalDate.now(clock), household.handedOver(), readings.of(id), practices.ofHousehold(id), comings.of(id).comings());
+                LocalDate.now(clock), household.handedOver(), readings.of(id), practices.ofHousehold(id), comings.of(id).comings(),
+                alerts.of(id).plan());
         HouseholdJudge judge = judges.of(facts);
         return new Gathered(facts, records, judge, metrics.judging(() -> judge.again(facts)));
     }

@@ -99,7 +99,7 @@ record WeekView(String head, String said, List<Day> days, List<What> whats, List
         boolean some = !frame.facts().comings().aWeekday().isEmpty();
         return "Mean of " + outcome.weeks() + " weeks drawn for " + Month.of(month).getDisplayName(TextStyle.FULL, Locale.ENGLISH)
                 + "; nine in ten ring from " + Numbers.fixed(outcome.rings().low(), 0) + " to " + Numbers.fixed(outcome.rings().high(), 0)
-                + " times, every clip once. Ordinary rates of " + frame.facts().comings().house().words()
+                + " times, a clip once however many phones it rings. Ordinary rates of " + frame.facts().comings().house().words()
                 + (some ? ", bent by what was said of this house"
                         : "")
                 + ", good to a factor of two" + (counted ? ". " : "; nobody has counted a week of this house. ")

@@ -52,7 +52,8 @@ class WeeksKept {
         public boolean equals(Object other) {
             return other instanceof Key that && month == that.month && (plan == that.plan || plan.equals(that.plan))
                     && cameras.equals(that.cameras) && written.equals(that.written) && comings.equals(that.comings)
-                    && climate.equals(that.climate);
+                    && climate.equals(that.climate) && facts.alerts().equals(that.facts.alerts())
+                    && facts.access().equals(that.facts.access()) && facts.today().equals(that.facts.today());
         }
 
         @Override

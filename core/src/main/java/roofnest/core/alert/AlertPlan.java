@@ -4,7 +4,10 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 
+import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.lang.Require;
 
 /**
@@ -79,5 +82,26 @@ public record AlertPlan(ModeWeek week, Map<Long, Map<Mode, Does>> does, Map<Long
 
     public AlertPlan withRules(List<DeviceRule> others) {
         return new AlertPlan(week, does, phones, others);
+    }
+
+    /**
+     * The same for cameras and people that are numbered otherwise; what is about others is left out.
+     *
+     * @param cameras and {@code people}: their numbers here, by their numbers there
+     */
+    public AlertPlan renumbered(Map<Long, Long> cameras, Map<Long, Long> people) {
+        Map<Long, Map<Mode, Does>> otherDoes = new HashMap<>();
+        does.forEach((camera, by) -> Optional.ofNullable(cameras.get(camera)).ifPresent(here -> otherDoes.put(here, by)));
+        Map<Long, Phone> otherPhones = new HashMap<>();
+        phones.forEach((person, phone) -> Optional.ofNullable(people.get(person)).ifPresent(here -> {
+            Map<Long, Set<AlertSpec.Kind>> kinds = new HashMap<>();
+            phone.kinds().forEach((camera, of) -> Optional.ofNullable(cameras.get(camera)).ifPresent(there -> kinds.put(there, of)));
+            otherPhones.put(here, new Phone(phone.quiet(), phone.content(), phone.pauseMinutes(), kinds));
+        }));
+        return new AlertPlan(week, otherDoes, otherPhones, rules.stream()
+                .filter(rule -> cameras.containsKey(rule.whenCamera()) && cameras.containsKey(rule.thenCamera()))
+                .map(rule -> new DeviceRule(cameras.get(rule.whenCamera()), rule.kind(), rule.at(), rule.act(),
+                        cameras.get(rule.thenCamera())))
+                .toList());
     }
 }

@@ -13,8 +13,8 @@ import roofnest.core.week.Ear;
 import roofnest.core.week.Ringing;
 
 /**
- * Whom the cameras of a household ring: members who were given a camera with its alerts, each as their phone is set. A camera that no member
- * was given yet is reckoned as if it rang one phone for all that counts, since somebody will be given it at Share.
+ * Whom the cameras of a household ring: members who were given a camera with its alerts, each as their phone is set. A camera that no
+ * member was given yet is reckoned as if it rang one phone for all that counts, since somebody will be given it at Share.
  */
 public final class Ears {
     private Ears() {}

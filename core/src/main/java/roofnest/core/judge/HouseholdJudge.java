@@ -5,10 +5,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 
+import roofnest.core.alert.DeviceRule;
+import roofnest.core.alert.RuleCircles;
 import roofnest.core.cable.Bore;
 import roofnest.core.cable.CableWay;
 import roofnest.core.catalogue.Band;
@@ -125,6 +128,15 @@ public final class HouseholdJudge {
     /** What the settings that a camera's model offers ring and miss; empty without a plan. @param monthOfYear of the calendar */
     public Optional<Quietest.Found> quietest(HouseholdFacts facts, Camera camera, int monthOfYear) {
         return house.map(h -> OrdinaryWeek.quietest(h, facts, camera, eye(camera), monthOfYear).find());
+    }
+
+    /** Rules between devices that set one another off without end, each circle in its order; none without a plan. */
+    public List<List<DeviceRule>> circles(HouseholdFacts facts) {
+        Set<Long> here = facts.cameras().stream().map(Camera::id).collect(Collectors.toSet());
+        List<DeviceRule> rules = facts.alerts().rules().stream()
+                .filter(rule -> here.contains(rule.whenCamera()) && here.contains(rule.thenCamera())).toList();
+        return house.isEmpty() ? List.of() : RuleCircles.of(rules, new DeviceSenses(facts, this::eye)).stream()
+                .map(circle -> circle.stream().map(rules::get).toList()).toList();
     }
 
     /** Who comes by, how often, and by which ways of the plan; empty without one. */
