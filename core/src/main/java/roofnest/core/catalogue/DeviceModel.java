@@ -18,12 +18,13 @@ import roofnest.core.lang.Worded;
  * @param pans whether it turns and tilts by motor
  * @param body how it is drawn
  * @param can what it does besides watching; nothing when left out
+ * @param picture what can be set about its picture; {@link PictureSpec#PLAIN} when left out
  */
 public record DeviceModel(
         String key, String maker, String name, String summary, LensSpec lens, RadioSpec radio, CredentialRule credentials,
         SetUp setUp, PasswordRule passwordRule, String factoryPassword, PowerSpec power, MotionSpec motion,
         RecordingSpec recording, MaskGrid mask, MountSpec mount, Sharing sharing, String factoryAddress, AlertSpec alerts,
-        String hub, Integer peopleMax, Boolean pans, Body body, List<Ability> can) implements Joinable {
+        String hub, Integer peopleMax, Boolean pans, Body body, List<Ability> can, PictureSpec picture) implements Joinable {
 
     /** The body that a device has. */
     public enum Body implements Worded {
@@ -88,6 +89,7 @@ public record DeviceModel(
         pans = pans != null && pans;
         body = body == null ? Body.CAMERA : body;
         can = can == null ? List.of() : List.copyOf(can);
+        picture = picture == null ? PictureSpec.PLAIN : picture;
         if (peopleMax != null) {
             Require.inRange("people who can look", peopleMax, 1, 1000);
         }
@@ -96,6 +98,25 @@ public record DeviceModel(
     public DeviceModel withKey(String otherKey) {
         return new DeviceModel(otherKey, maker, name, summary, lens, radio, credentials, setUp, passwordRule, factoryPassword, power,
                 motion, recording, mask, mount, sharing, factoryAddress,
-                alerts, hub, peopleMax, pans, body, can);
+                alerts, hub, peopleMax, pans, body, can, picture);
+    }
+
+    /** Ways in which it sees by night, the one it comes with first. */
+    public List<PictureSpec.Night> nights() {
+        return picture.night().isEmpty()
+                ? List.of(new PictureSpec.Night(PictureSpec.Light.INFRARED, lens.nightRangeM(), power.lightMa())) : picture.night();
+    }
+
+    /** Seeing the night otherwise. */
+    public DeviceModel byNight(PictureSpec.Night night) {
+        return new DeviceModel(key, maker, name, summary, lens.withNightRange(night.rangeM()), radio, credentials, setUp, passwordRule,
+                factoryPassword, power.withLight(night.lightMa()), motion, recording, mask, mount, sharing, factoryAddress, alerts, hub,
+                peopleMax, pans, body, can, picture);
+    }
+
+    /** Noticing otherwise than its document says. */
+    public DeviceModel noticing(MotionSpec other) {
+        return new DeviceModel(key, maker, name, summary, lens, radio, credentials, setUp, passwordRule, factoryPassword, power, other,
+                recording, mask, mount, sharing, factoryAddress, alerts, hub, peopleMax, pans, body, can, picture);
     }
 }

@@ -30,4 +30,8 @@ public record LensSpec(Projection projection, int widthPx, int heightPx, double 
             projection = hfovDeg > WIDEST_RECTILINEAR_DEG ? Projection.EQUIDISTANT : Projection.RECTILINEAR;
         }
     }
+
+    LensSpec withNightRange(double rangeM) {
+        return new LensSpec(projection, widthPx, heightPx, hfovDeg, rangeM);
+    }
 }

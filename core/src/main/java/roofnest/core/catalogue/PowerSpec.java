@@ -77,4 +77,9 @@ public record PowerSpec(
     public boolean onBattery() {
         return capacityMah > 0;
     }
+
+    PowerSpec withLight(double otherMa) {
+        return new PowerSpec(capacityMah, packVolts, standbyMa, recordMa, liveMa, otherMa, warnPercent, panelW, leadM, leadMm2, leastVolts,
+                bellLeastVolts, bellMostVolts, bellLeastVa, adapterMa);
+    }
 }

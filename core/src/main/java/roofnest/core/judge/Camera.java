@@ -9,6 +9,7 @@ import java.util.TreeSet;
 
 import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.MotionSpec;
 import roofnest.core.lang.Require;
 import roofnest.core.mount.SaidLead;
 import roofnest.core.mount.SpotLook;
@@ -31,12 +32,13 @@ import roofnest.core.week.WatchSetting;
  * @param hangs how surely its pose is that in which it hangs, where that was read on site; empty for a pose that is planned
  * @param lead the way of its lead as somebody measured or drew it
  * @param watching how its sensor and its kinds are set; empty for as it comes
+ * @param setup how its picture and sound are set; empty for as it comes. Its model then sees the night by the light that was chosen
  * @param look what somebody saw where steps or a ladder go up to it
  */
 public record Camera(
         long id, String name, DeviceModel model, CameraPose pose, Set<MaskCell> masked, Settings settings, boolean joined,
         boolean ownPassword, boolean mounted, Optional<LocalDate> lastCharged, List<Zone> zones, Optional<Spread> hangs,
-        Optional<SpotLook> look, Optional<SaidLead> lead, Optional<Watching> watching) {
+        Optional<SpotLook> look, Optional<SaidLead> lead, Optional<Watching> watching, Optional<PictureSetup> setup) {
     public Camera {
         masked = Set.copyOf(masked);
         zones = List.copyOf(zones);
@@ -47,7 +49,7 @@ public record Camera(
             long id, String name, DeviceModel model, CameraPose pose, Set<MaskCell> masked, Settings settings, boolean joined,
             boolean ownPassword, boolean mounted, Optional<LocalDate> lastCharged, List<Zone> zones) {
         this(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.empty(), Optional.empty(),
-                Optional.empty(), Optional.empty());
+                Optional.empty(), Optional.empty(), Optional.empty());
     }
 
     /** A camera that watches its whole picture. */
@@ -158,13 +160,13 @@ public record Camera(
     /** Planned otherwise. */
     public Camera withPose(CameraPose newPose) {
         return new Camera(id, name, model, newPose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.empty(),
-                look, lead, watching);
+                look, lead, watching, setup);
     }
 
     /** With what somebody saw at the foot of its steps or ladder. */
     public Camera withLook(SpotLook seen) {
         return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, hangs,
-                Optional.of(seen), lead, watching);
+                Optional.of(seen), lead, watching, setup);
     }
 
     /** The way of its lead as it was measured on site, to the spot at which it is now. */
@@ -175,13 +177,32 @@ public record Camera(
     /** With the way of its lead as somebody measured or drew it. */
     public Camera withLead(SaidLead said) {
         return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, hangs, look,
-                Optional.of(said), watching);
+                Optional.of(said), watching, setup);
     }
 
     /** With its sensor and kinds set so. */
     public Camera withWatching(Watching set) {
         return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, hangs, look, lead,
-                Optional.of(set));
+                Optional.of(set), setup);
+    }
+
+    /** With its picture set so: by night it sees by the light that was chosen, as far as its model has it. */
+    public Camera withSetup(PictureSetup set) {
+        DeviceModel lit = model.nights().stream().filter(night -> night.light() == set.light()).findFirst().map(model::byNight)
+                .orElse(model);
+        return new Camera(id, name, lit, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, hangs, look, lead,
+                watching, Optional.of(set));
+    }
+
+    /** How its picture is set: as it comes, where nobody set it. */
+    public PictureSetup pictureSetup() {
+        return setup.orElseGet(() -> PictureSetup.usual(model));
+    }
+
+    /** Noticing as walks before it have shown. */
+    public Camera noticing(MotionSpec motion) {
+        return new Camera(id, name, model.noticing(motion), pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, hangs,
+                look, lead, watching, setup);
     }
 
     /** How it is set to watch: as it comes, where nobody set it. */
@@ -195,13 +216,14 @@ public record Camera(
     public String watchMark() {
         WatchSetting set = watchSetting();
         return String.join("|", model.fullName(), pose.toString(), new TreeSet<>(masked).toString(), zones.toString(),
-                String.valueOf(set.sensitivity()), new TreeSet<>(set.kinds()).toString(), set.clipSeconds() + "/" + set.coolDownSeconds());
+                String.valueOf(set.sensitivity()), new TreeSet<>(set.kinds()).toString(), set.clipSeconds() + "/" + set.coolDownSeconds())
+                + setup.map(picture -> "|" + picture.light()).orElse("");
     }
 
     /** As it was read to hang. */
     public Camera hanging(CameraPose read, Spread spread) {
         return new Camera(id, name, model, read, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.of(spread),
-                look, lead, watching);
+                look, lead, watching, setup);
     }
 
     /** What a finding about what it sees rests on. */
@@ -211,16 +233,16 @@ public record Camera(
 
     public Camera withSettings(Settings newSettings) {
         return new Camera(id, name, model, pose, masked, newSettings, joined, ownPassword, mounted, lastCharged, zones, hangs, look, lead,
-                watching);
+                watching, setup);
     }
 
     public Camera withMasked(Set<MaskCell> cells) {
         return new Camera(id, name, model, pose, cells, settings, joined, ownPassword, mounted, lastCharged, zones, hangs, look, lead,
-                watching);
+                watching, setup);
     }
 
     public Camera withZones(List<Zone> newZones) {
         return new Camera(id, name, model, pose, masked, settings, joined, ownPassword, mounted, lastCharged, newZones, hangs, look, lead,
-                watching);
+                watching, setup);
     }
 }

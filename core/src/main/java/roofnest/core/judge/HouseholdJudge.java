@@ -21,6 +21,7 @@ import roofnest.core.mount.CableRun;
 import roofnest.core.power.BatteryYear;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
+import roofnest.core.promise.Standing;
 import roofnest.core.radio.LinkBudget;
 import roofnest.core.view.MaskCell;
 import roofnest.core.week.Quietest;
@@ -66,6 +67,32 @@ public final class HouseholdJudge {
             }
         }
         return cells;
+    }
+
+    /** What the smallest mask costs that keeps the promises of privacy at one camera. */
+    public MaskCost maskCost(HouseholdFacts facts, Camera camera) {
+        Set<MaskCell> cells = cellsShowing(facts, camera);
+        Set<MaskCell> all = new TreeSet<>(camera.masked());
+        all.addAll(cells);
+        if (all.equals(camera.masked())) {
+            return new MaskCost(Set.of(), 0, List.of());
+        }
+        Judgement before = again(facts);
+        Judgement after = again(facts.withCamera(camera.withMasked(all)));
+        List<String> lost = before.promises().stream().flatMap(was -> after.promises().stream()
+                .filter(is -> is.promise().key().equals(was.promise().key()) && worse(is.finding().standing(), was.finding().standing()))
+                .map(is -> was.wording() + ": " + was.finding().standing().word() + " now, " + is.finding().standing().word() + " then"))
+                .toList();
+        return new MaskCost(cells, 100.0 * cells.size() / (camera.model().mask().columns() * camera.model().mask().rows()), lost);
+    }
+
+    private static boolean worse(Standing is, Standing was) {
+        return is != was && (is == Standing.BROKEN || is == Standing.THIN && was == Standing.KEPT);
+    }
+
+    /** What is right and what is not about how a camera's picture is set. */
+    public PictureAdvice pictureAdvice(Camera camera) {
+        return PictureAdvice.of(camera, house.map(h -> eye(camera)), house.map(House::sun), house.map(House::plan));
     }
 
     /** What has to be asked locally because of what the cameras see and hear, where they hang and whom they meet. */

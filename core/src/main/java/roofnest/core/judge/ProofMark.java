@@ -15,8 +15,10 @@ import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Place;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.Thing;
+import roofnest.core.promise.Light;
 import roofnest.core.promise.Promise;
 import roofnest.core.radio.LinkBudget;
+import roofnest.core.week.WatchSetting;
 import roofnest.core.view.CameraPose;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.type.TypeReference;
@@ -36,7 +38,8 @@ public record ProofMark(Map<Part, String> parts) {
         TIMING("has other timing"), NETWORK("is on another Wi-Fi"), PEER("talks to something that stands elsewhere now"),
         BETWEEN("has other walls before it on the plan"), SPOT("watches a place that was moved on the plan"),
         WAY("watches a path that was drawn anew"), AREA("is to spare ground that was drawn anew"),
-        HIDDEN("has something before the place on the plan");
+        HIDDEN("has something before the place on the plan"), NIGHT("sees the night by another light"),
+        SENSING("is set to notice otherwise");
 
         private final String words;
 
@@ -125,13 +128,23 @@ public record ProofMark(Map<Part, String> parts) {
         if (!link && !away) {
             parts.put(Part.AIM, String.format(Locale.ROOT, "%.0f/%.0f", pose.headingDeg(), pose.tiltDeg()));
             parts.put(Part.MASK, new TreeSet<>(camera.masked()).toString());
+            if (byNight(promise)) {
+                parts.put(Part.NIGHT, camera.pictureSetup().light().name());
+            }
             hearing.facts().plan().ifPresent(plan -> sight(parts, promise, camera, plan, hearing));
         }
         if (!link && !away && !(promise instanceof Promise.MakeOut) && !(promise instanceof Promise.NeverShows)) {
             parts.put(Part.ZONES, camera.zones().toString());
             parts.put(Part.TIMING, camera.settings().clipSeconds() + "/" + camera.settings().coolDownSeconds());
+            WatchSetting set = camera.watchSetting();
+            parts.put(Part.SENSING, set.sensitivity() + "/" + new TreeSet<>(set.kinds()));
         }
         return new ProofMark(parts);
+    }
+
+    private static boolean byNight(Promise promise) {
+        return !(promise instanceof Promise.NeverShows) && !(promise instanceof Promise.MakeOut out && out.light() == Light.DAY)
+                && !(promise instanceof Promise.RecordedBefore before && before.light() == Light.DAY);
     }
 
     private static void link(Map<Part, String> parts, LinkBudget budget, Hearing hearing) {

@@ -1,0 +1,124 @@
+package roofnest.core.judge;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Collectors;
+
+import roofnest.core.alert.AlertPlan;
+import roofnest.core.alert.Does;
+import roofnest.core.alert.ModeWeek;
+import roofnest.core.catalogue.AlertSpec;
+import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.PictureSpec;
+import roofnest.core.view.MaskCell;
+
+/** Everything that is set at one camera, as steps in the order and the words of its model's app. */
+public final class SettingSheet {
+    private static final String ON = "on";
+    private static final String OFF = "off";
+
+    private SettingSheet() {}
+
+    /**
+     * One thing to set.
+     *
+     * @param key by which its tick is kept
+     * @param where in the app
+     * @param value that it is to have; a tick of another value is of no account any more
+     */
+    public record Step(String key, String where, String value) {}
+
+    public static List<Step> of(Camera camera, AlertPlan alerts) {
+        DeviceModel model = camera.model();
+        List<Step> steps = new ArrayList<>();
+        watching(camera, steps);
+        picture(camera, steps);
+        hours(camera, alerts, steps);
+        List<String> order = model.picture().menu().stream().map(PictureSpec.At::sets).toList();
+        // What its app has no known place for comes after what it has, in the order in which it is said here.
+        return steps.stream().map(step -> new Step(step.key(), model.picture().where(step.key()).orElse(step.where()), step.value()))
+                .sorted(Comparator.comparingInt(step -> order.contains(step.key()) ? order.indexOf(step.key()) : order.size())).toList();
+    }
+
+    private static void watching(Camera camera, List<Step> steps) {
+        DeviceModel model = camera.model();
+        var set = camera.watchSetting();
+        if (model.alerts().sensitivity().size() > 1) {
+            steps.add(new Step("sensitivity", "Sensitivity", model.alerts().sensitivity().get(set.sensitivity())));
+        }
+        if (model.alerts().kinds().size() > 1) {
+            steps.add(new Step("kinds", "What counts", set.kinds().stream().sorted().map(AlertSpec.Kind::words)
+                    .collect(Collectors.joining(", "))));
+        }
+        if (model.alerts().zones() > 0) {
+            int zones = camera.zones().size();
+            steps.add(new Step("zones", "Zones", zones == 0 ? "none: the whole picture"
+                    : zones + (zones == 1 ? " zone" : " zones") + ", as drawn on the board: " + corners(camera)));
+        }
+        if (model.mask().canMask()) {
+            steps.add(new Step("mask", "Blacked out", camera.masked().isEmpty() ? "nothing"
+                    : camera.masked().stream().sorted().map(MaskCell::toString).collect(Collectors.joining(" "))));
+        }
+        steps.add(new Step("clip", "Length of a clip", camera.settings().clipSeconds() + " s"));
+        steps.add(new Step("rest", "Rest between clips", camera.settings().coolDownSeconds() + " s"));
+        if (model.recording().cardMaxGb() > 0) {
+            steps.add(new Step("card", "Card", camera.settings().cardGb() == 0 ? "none"
+                    : camera.settings().cardGb() + " GB, formatted in the camera, writing over the oldest"));
+        }
+    }
+
+    /** Corners in hundredths of the picture, across from the left and down from the top. */
+    private static String corners(Camera camera) {
+        return camera.zones().stream().map(zone -> zone.name() + " " + zone.corners().stream()
+                .map(corner -> Math.round(100 * corner.acrossShare()) + "/" + Math.round(100 * corner.downShare()))
+                .collect(Collectors.joining(" "))).collect(Collectors.joining("; ")) + " % across/down";
+    }
+
+    private static void picture(Camera camera, List<Step> steps) {
+        PictureSpec spec = camera.model().picture();
+        PictureSetup set = camera.pictureSetup();
+        if (camera.model().nights().size() > 1) {
+            steps.add(new Step("night", "By night", set.light().words()));
+        }
+        if (spec.wideRange()) {
+            steps.add(new Step("wide", "Low sun and shade evened out", onOff(set.wideRange())));
+        }
+        if (spec.turns()) {
+            steps.add(new Step("turned", "Picture turned", onOff(set.turned())));
+        }
+        if (spec.sound()) {
+            steps.add(new Step("sound", "Sound recorded", onOff(set.sound())));
+        }
+        if (spec.statusLight()) {
+            steps.add(new Step("status", "Status light", onOff(set.statusLight())));
+        }
+        if (spec.stamp()) {
+            steps.add(new Step("stamp", "Day and time in the picture", onOff(set.stamp())));
+        }
+        if (camera.model().alerts().kinds().stream().anyMatch(kind -> kind.kind() == AlertSpec.Kind.SOUND)) {
+            steps.add(new Step("listens", "Listens for smoke and CO alarms, a courtesy", onOff(set.listens())));
+        }
+    }
+
+    private static void hours(Camera camera, AlertPlan alerts, List<Step> steps) {
+        steps.add(new Step("hours", "Rings", said(alerts.hours(camera.id(), Does.RINGS), "never")));
+        String records = said(alerts.hours(camera.id(), Does.RECORDS), "");
+        if (!records.isEmpty()) {
+            steps.add(new Step("recordHours", "Records without ringing", records));
+        }
+        String off = said(alerts.hours(camera.id(), Does.OFF), "");
+        if (!off.isEmpty()) {
+            steps.add(new Step("off", "Off", off));
+        }
+    }
+
+    private static String said(boolean[] hours, String never) {
+        String said = ModeWeek.said(hours);
+        return said.isEmpty() ? never : said;
+    }
+
+    private static String onOff(boolean on) {
+        return on ? ON : OFF;
+    }
+}
