@@ -130,6 +130,11 @@ final class Passage {
      * @param warmth share of the range that the body's warmth in this air gives an infrared sensor; a picture's is always one
      */
     Optional<Noticed> notice(double warmth, boolean night) {
+        return noticeWithin(watch.model().motion().sensing() == MotionSpec.Sensing.PICTURE ? 1 : warmth, night);
+    }
+
+    /** The same for a sensor that reaches so many times as far as it is said to. */
+    Optional<Noticed> noticeWithin(double reach, boolean night) {
         boolean picture = watch.model().motion().sensing() == MotionSpec.Sensing.PICTURE;
         int trigger = -1;
         int last = -1;
@@ -139,7 +144,7 @@ final class Passage {
         double inPictureS = 0;
         double px = 0;
         for (int i = 0; i < need.length; i++) {
-            boolean felt = zoned[i] && (picture ? need[i] <= 1 && (!night || lit[i]) : need[i] <= warmth);
+            boolean felt = zoned[i] && need[i] <= reach && (!picture || !night || lit[i]);
             if (!felt) {
                 within = false;
                 crossed = 0;

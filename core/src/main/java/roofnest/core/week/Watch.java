@@ -3,6 +3,7 @@ package roofnest.core.week;
 import java.util.List;
 
 import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.MotionSpec;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.view.Vision;
 import roofnest.core.view.Zone;
@@ -35,5 +36,10 @@ public record Watch(long cameraId, String name, DeviceModel model, Vision vision
 
     public Watch withZones(List<Zone> others) {
         return new Watch(cameraId, name, model, vision, others, setting, level, indoors);
+    }
+
+    /** With a sensor that notices otherwise. */
+    public Watch noticing(MotionSpec motion) {
+        return new Watch(cameraId, name, model.noticing(motion), vision, zones, setting, level, indoors);
     }
 }
