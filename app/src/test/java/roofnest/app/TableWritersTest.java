@@ -35,7 +35,9 @@ class TableWritersTest {
         assertThat(one).isEqualTo(new TreeMap<>(Map.ofEntries(
                 Map.entry("access_grant", "AccessRepository"), Map.entry("air_scan", "AirScanRepository"),
                 Map.entry("appointment", "AppointmentRepository"), Map.entry("bench_act", "RunRepository"),
-                Map.entry("camera", "CameraRepository"),
+                Map.entry("camera", "CameraRepository"), Map.entry("alert_plan", "AlertRepository"),
+                Map.entry("camera_setup", "CameraSetupRepository"), Map.entry("setting_tick", "CameraSetupRepository"),
+                Map.entry("sensor_walk", "SensorWalkRepository"), Map.entry("camera_sensing", "SensorWalkRepository"),
                 Map.entry("finding", "FindingRepository"), Map.entry("firm", "FirmRepository"), Map.entry("firm_model", "Models"),
                 Map.entry("firm_money", "PriceBook"), Map.entry("household", "HouseholdRepository"),
                 Map.entry("house_climate", "ClimateRepository"), Map.entry("house_comings", "ComingsRepository"),

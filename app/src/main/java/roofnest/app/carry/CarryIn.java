@@ -288,6 +288,7 @@ public class CarryIn {
             each(in.cameras()).forEach(camera -> seen.put(camera.ref(), camera(id, camera, keys)));
             each(in.access()).forEach(grant -> books.access().grant(id, people.get(grant.person()), seen.get(grant.camera()),
                     Access.Role.valueOf(grant.role()), grant.from(), grant.until(), !Boolean.FALSE.equals(grant.alerts())));
+            books.settings().alertsIn(id, in.alerts(), seen, people);
             each(in.known()).forEach(known -> known(id, known, people, seen));
             each(in.screens()).forEach(screen -> books.ledger().link(id, screen.name(), screen.room(), people.get(screen.linkedBy()),
                     each(screen.cameras()).stream().map(seen::get).toList(), staff.name()));
@@ -461,6 +462,7 @@ public class CarryIn {
                                 Covering.valueOf(w.covering()), w.coveringMm()), w.by(), w.at()))));
         Optional.ofNullable(c.watching()).ifPresent(w -> books.cameras().watch(id, added, new Camera.Watching(w.sensitivity(),
                 w.kinds().stream().map(AlertSpec.Kind::valueOf).collect(Collectors.toSet())), books.cameras().get(id, added).version()));
+        books.settings().in(id, added, c.settings());
         Optional.ofNullable(c.hangs()).ifPresent(h -> books.poses().put(id, new PoseReadingRepository.Row(added,
                 keys.getOrDefault(c.model(), c.model()), h.planned().pose(), h.read().pose(),
                 new Spread(h.placeSpreadM(), h.heightSpreadM(),

@@ -107,7 +107,7 @@ class CarryOut {
         Map<Long, SaidLeadRepository.Row> leads = books.leads().of(id);
         Map<Long, SpotLookRepository.Row> looks = books.looks().of(id);
         List<HouseholdFile.Camera> carried = books.cameras().records(id).stream()
-                .map(record -> camera(record, models, Optional.ofNullable(hung.get(record.id())),
+                .map(record -> camera(id, record, models, Optional.ofNullable(hung.get(record.id())),
                         Optional.ofNullable(looks.get(record.id())).map(CarryOut::look).orElse(null),
                         Optional.ofNullable(leads.get(record.id())).map(CarryOut::lead).orElse(null)))
                 .toList();
@@ -155,7 +155,7 @@ class CarryOut {
                         c.cameraId(), c.from(), c.days(), c.clips(), c.wanted().isPresent() ? c.wanted().getAsInt() : null, c.mark(),
                         c.by(), c.at()))
                         .toList(),
-                pictures);
+                books.settings().alertsOut(id), pictures);
     }
 
     private static HouseholdFile.Comings comings(ComingsRepository.Said said) {
@@ -193,14 +193,15 @@ class CarryOut {
                 row.stillAt(), row.at(), row.by());
     }
 
-    private HouseholdFile.Camera camera(CameraRepository.Record record, Map<String, JsonNode> models,
+    private HouseholdFile.Camera camera(long household, CameraRepository.Record record, Map<String, JsonNode> models,
             Optional<PoseReadingRepository.Row> hung, HouseholdFile.FootLook look, HouseholdFile.SaidWay lead) {
         roofnest.core.judge.Camera c = record.camera();
         DeviceModel model = c.model();
         String key = model.key();
         if (key.startsWith(OWN)) {
             key = key.replaceFirst("^own-[0-9]+-", OWN);
-            models.put(key.substring(OWN.length()), json.readTree(devices.write(model).replace(model.key(), key.substring(OWN.length()))));
+            models.put(key.substring(OWN.length()),
+                    json.readTree(devices.write(books.models().get(model.key())).replace(model.key(), key.substring(OWN.length()))));
         }
         roofnest.core.judge.Camera.Settings s = c.settings();
         return new HouseholdFile.Camera(c.id(), c.name(), key, c.pose().xM(), c.pose().yM(), c.pose().heightM(), c.pose().headingDeg(),
@@ -218,7 +219,8 @@ class CarryOut {
                 hung.filter(row -> row.ofModel().equals(model.key())).map(CarryOut::hangs).orElse(null), look, lead,
                 c.watching()
                         .map(set -> new HouseholdFile.Watching(set.sensitivity(), set.kinds().stream().map(Enum::name).sorted().toList()))
-                        .orElse(null));
+                        .orElse(null),
+                books.settings().out(household, c));
     }
 
     private static HouseholdFile.Router router(RouterRepository.Router r) {

@@ -4,6 +4,7 @@ import org.springframework.stereotype.Component;
 
 import roofnest.app.prove.RemarkRepository;
 import roofnest.app.prove.TrialRepository;
+import roofnest.app.models.Models;
 import roofnest.app.records.AccessRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.ClimateRepository;
@@ -32,4 +33,5 @@ record HouseholdBooks(HouseholdRepository households, ResidentRepository residen
         AccessRepository access, LedgerRepository ledger, ReadingRepository readings, LogRepository log, ProofRepository proofs,
         ClimateRepository climates, ComingsRepository comings, CountedWeekRepository counted, TrialRepository trials,
         RemarkRepository remarks, LeavingRepository leavings,
-        PoseReadingRepository poses, SpotLookRepository looks, SaidLeadRepository leads) {}
+        PoseReadingRepository poses, SpotLookRepository looks, SaidLeadRepository leads, CarriedSettings settings,
+        Models models) {}

@@ -23,7 +23,7 @@ record HouseholdFile(
         Map<String, JsonNode> models, List<Network> networks, Router router, List<Thing> things, boolean thingsCounted, List<Hub> hubs,
         List<Camera> cameras, List<Access> access, List<Known> known, List<Screen> screens, List<Reading> readings, List<Entry> log,
         List<Proved> proofs, List<Tested> tests, List<Remark> remarks, List<Look> looks, Climate climate, Comings comings,
-        List<CountedDays> counted,
+        List<CountedDays> counted, JsonNode alerts,
         List<Picture> pictures) {
     static final String FORMAT = "roof-nest-household";
     static final int VERSION = 1;
@@ -62,10 +62,27 @@ record HouseholdFile(
             double openSkyShare, int chargeEveryDays, Double panelSlopeDeg, Double panelHeadingDeg, String serial, String stickerKept,
             String deviceId, String room,
             OffsetDateTime joinedAt, boolean ownPassword, OffsetDateTime mountedAt, LocalDate lastChargedOn, Wall wall, Hangs hangs,
-            FootLook look, SaidWay lead, Watching watching) {}
+            FootLook look, SaidWay lead, Watching watching, CameraSettings settings) {}
 
     /** How its sensor and its kinds are set. */
     record Watching(int sensitivity, List<String> kinds) {}
+
+    /** What is set at it and what was found out of its sensor. */
+    record CameraSettings(PictureSet picture, List<Ticked> ticked, List<SensorWalk> walks, Sensed sensed) {}
+
+    /** What the walks say of its sensor, while it hangs and is set by that mark. */
+    record Sensed(double rangeM, double fanDeg, double wakeS, String mark) {}
+
+    /** How its picture and sound are set. */
+    record PictureSet(String light, boolean wideRange, boolean turned, boolean sound, boolean statusLight, boolean stamp,
+            boolean listens) {}
+
+    /** What somebody set at the camera itself. */
+    record Ticked(String step, String value, String by, OffsetDateTime at) {}
+
+    /** A walk that was made before it, and how it hung and was set then. */
+    record SensorWalk(double fromXM, double fromYM, double toXM, double toYM, boolean noticed, Double seconds, double airC, boolean dark,
+            String mark, String by, OffsetDateTime at) {}
 
     /** What the wall at a mount is, as somebody said. */
     record Wall(String base, String covering, int coveringMm, String by, OffsetDateTime at) {}

@@ -20,6 +20,9 @@ import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
+import com.fasterxml.jackson.annotation.JsonProperty;
+
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -28,7 +31,10 @@ import roofnest.app.web.BadInput;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.StaleEdit;
 import roofnest.core.catalogue.AlertSpec;
+import roofnest.core.catalogue.MotionSpec;
+import roofnest.core.catalogue.PictureSpec;
 import roofnest.core.judge.Camera;
+import roofnest.core.judge.PictureSetup;
 import roofnest.core.lang.Numbers;
 import roofnest.core.mount.Base;
 import roofnest.core.mount.Covering;
@@ -50,7 +56,9 @@ public class CameraRepository implements Archive {
     private static final String SELECT
             = """
                 select camera.*,
-                       (select max(finished_at) from run where camera_id = camera.id and bench and given_up_at is null) as rehearsed_at
+                       (select max(finished_at) from run where camera_id = camera.id and bench and given_up_at is null) as rehearsed_at,
+                       (select to_jsonb(s) from camera_setup s where s.camera_id = camera.id) as setup,
+                       (select to_jsonb(s) from camera_sensing s where s.camera_id = camera.id) as sensing
                 from camera
                 """;
 
@@ -612,6 +620,23 @@ public class CameraRepository implements Archive {
         }).orElseGet(NoSuchPage::new);
     }
 
+    /** As its table names it. */
+    @JsonIgnoreProperties(ignoreUnknown = true)
+    private record SetupRow(String light, @JsonProperty("wide_range") boolean wideRange, boolean turned, boolean sound,
+            @JsonProperty("status_light") boolean statusLight, boolean stamp, boolean listens) {
+        private PictureSetup setup() {
+            return new PictureSetup(PictureSpec.Light.valueOf(light), wideRange, turned, sound, statusLight, stamp, listens);
+        }
+    }
+
+    @JsonIgnoreProperties(ignoreUnknown = true)
+    private record SensingRow(@JsonProperty("range_m") double rangeM, @JsonProperty("fan_deg") double fanDeg,
+            @JsonProperty("wake_s") double wakeS, String mark) {
+        private MotionSpec motion(MotionSpec stated) {
+            return new MotionSpec(stated.sensing(), rangeM, fanDeg, wakeS, stated.prerollSeconds());
+        }
+    }
+
     private Record row(ResultSet row, int n) throws SQLException {
         CameraPose pose = new CameraPose(row.getDouble("x_m"), row.getDouble("y_m"), row.getDouble("height_m"),
                 row.getDouble("heading_deg"), row.getDouble("tilt_deg"), row.getDouble("roll_deg"));
@@ -628,6 +653,13 @@ public class CameraRepository implements Archive {
         if (row.getArray("kinds") != null) {
             camera = camera.withWatching(new Camera.Watching(row.getInt("sensitivity"),
                     Arrays.stream((String[]) row.getArray("kinds").getArray()).map(AlertSpec.Kind::valueOf).collect(Collectors.toSet())));
+        }
+        if (row.getString("setup") != null) {
+            camera = camera.withSetup(json.readValue(row.getString("setup"), SetupRow.class).setup());
+        }
+        if (row.getString("sensing") != null) {
+            SensingRow bent = json.readValue(row.getString("sensing"), SensingRow.class);
+            camera = bent.mark().equals(camera.sensingMark()) ? camera.noticing(bent.motion(camera.model().motion())) : camera;
         }
         Optional<WallSaid> wall = row.getString("wall_base") == null ? Optional.empty()
                 : Optional.of(new WallSaid(new SaidWall(Base.valueOf(row.getString("wall_base")),

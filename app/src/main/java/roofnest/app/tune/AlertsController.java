@@ -35,16 +35,13 @@ class AlertsController {
     private final AlertRepository alerts;
     private final JudgedHouseholds judged;
     private final RouterRepository routers;
-    private final WeeksKept weeks;
 
-    AlertsController(Frames frames, Changes changes, AlertRepository alerts, JudgedHouseholds judged, RouterRepository routers,
-            WeeksKept weeks) {
+    AlertsController(Frames frames, Changes changes, AlertRepository alerts, JudgedHouseholds judged, RouterRepository routers) {
         this.frames = frames;
         this.changes = changes;
         this.alerts = alerts;
         this.judged = judged;
         this.routers = routers;
-        this.weeks = weeks;
     }
 
     @GetMapping("/households/{household}/tune/alerts")
@@ -105,7 +102,7 @@ class AlertsController {
         AlertRepository.Said said = alerts.of(ref.id());
         model.addAttribute("form", form);
         model.addAttribute("alerts", AlertsView.of(frame, said, routers.of(ref.id()).upMbps(), frame.cameras().isEmpty()
-                ? Optional.empty() : weeks.of(frame.facts(), frame.judge(), frame.facts().today().getMonthValue())));
+                ? Optional.empty() : frame.judge().weekOutcome(frame.facts())));
         return "alerts";
     }
 }

@@ -78,10 +78,9 @@ record AlertsView(String head, String signs, int version, List<Day> days, List<R
 
     record CameraOption(long id, String name) {}
 
-    static AlertsView of(Frame frame, AlertRepository.Said said, Optional<Double> upMbps, Optional<WeeksKept.Drawn> drawn) {
+    static AlertsView of(Frame frame, AlertRepository.Said said, Optional<Double> upMbps, Optional<WeekOutcome> week) {
         HouseholdFacts facts = frame.facts();
         AlertPlan plan = said.plan();
-        Optional<WeekOutcome> week = drawn.map(WeeksKept.Drawn::outcome);
         return new AlertsView(head(week), plan.week().signs(), said.version(), days(plan.week()), rows(facts, plan),
                 people(facts, plan, week), rules(facts, plan, week), frame.judge().circles(facts).stream()
                         .map(circle -> circle(circle, facts.cameras())).toList(),

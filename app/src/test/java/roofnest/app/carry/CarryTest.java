@@ -17,6 +17,8 @@ import java.util.ArrayList;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeMap;
@@ -44,6 +46,22 @@ import roofnest.app.DemoPlaces;
 import roofnest.app.firm.Staff;
 import roofnest.app.models.Models;
 import roofnest.app.records.CameraRepository;
+import roofnest.app.records.AlertRepository;
+import roofnest.app.records.CameraSetupRepository;
+import roofnest.app.records.ResidentRepository;
+import roofnest.app.records.SensorWalkRepository;
+import roofnest.core.alert.AlertPlan;
+import roofnest.core.alert.Content;
+import roofnest.core.alert.DeviceRule;
+import roofnest.core.alert.Does;
+import roofnest.core.alert.Mode;
+import roofnest.core.alert.ModeWeek;
+import roofnest.core.alert.Phone;
+import roofnest.core.alert.QuietHours;
+import roofnest.core.catalogue.MotionSpec;
+import roofnest.core.catalogue.PictureSpec;
+import roofnest.core.judge.PictureSetup;
+import roofnest.core.week.SensorFit;
 import roofnest.app.records.ComingsRepository;
 import roofnest.app.records.CountedWeekRepository;
 import roofnest.app.records.HouseholdRef;
@@ -61,6 +79,7 @@ import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.ComingsAndGoings;
 import roofnest.core.judge.Judged;
+import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.SpacePoint;
 import roofnest.core.promise.Promise;
 import roofnest.core.mount.Base;
@@ -92,6 +111,10 @@ class CarryTest {
     @Autowired private SpotLookRepository looks;
     @Autowired private SaidLeadRepository leads;
     @Autowired private ComingsRepository comings;
+    @Autowired private AlertRepository alerts;
+    @Autowired private ResidentRepository residents;
+    @Autowired private CameraSetupRepository setups;
+    @Autowired private SensorWalkRepository walks;
     @Autowired private PromiseRepository promises;
     @Autowired private CountedWeekRepository counted;
     @Autowired private Models models;
@@ -215,6 +238,19 @@ class CarryTest {
                 cameras.get(from.id(), eye.id()).version());
         comings.say(from.id(), new ComingsAndGoings(HouseKind.FARM, Map.of(SourceKind.WILD, 2.5)), 0);
         counted.keep(from.id(), eye.id(), LocalDate.of(2026, 11, 2), 7, 120, OptionalInt.of(9), "as it was", "Jory Penhale");
+        long rung = residents.of(from.id()).get(0).id();
+        AlertPlan plan = new AlertPlan(ModeWeek.USUAL.with(hour -> hour % 24 < 6, Mode.NIGHT),
+                Map.of(eye.id(), Map.of(Mode.NIGHT, Does.RECORDS)),
+                Map.of(rung, new Phone(Optional.of(new QuietHours(22, 6)), Content.THUMBNAIL, 5, Map.of(eye.id(),
+                        Set.of(AlertSpec.Kind.PERSON)))),
+                List.of(new DeviceRule(eye.id(), AlertSpec.Kind.ANY, DeviceRule.At.DARK, DeviceRule.Act.LIGHT, eye.id())));
+        alerts.say(from.id(), plan, 0);
+        setups.set(from.id(), eye.id(), new PictureSetup(PictureSpec.Light.AMBIENT, false, false, false, true, true, false));
+        setups.tick(from.id(), eye.id(), "clip", "12 s", "Wynn Tarr");
+        String sensingMark = cameras.get(from.id(), eye.id()).camera().sensingMark();
+        walks.keep(from.id(), eye.id(), new SensorFit.Walked(new PlanPoint(1, -3), new PlanPoint(4, -3), true, OptionalDouble.of(2.5), 9,
+                false), sensingMark, "Wynn Tarr");
+        walks.bend(from.id(), eye.id(), Optional.of(new MotionSpec(MotionSpec.Sensing.INFRARED, 6.5, 100, 1.4, 0)), sensingMark);
         promises.tellsOf(from.id(), "front-door", 90);
         promises.ringsAtMost(from.id(), 8);
         promises.silentAbout(from.id(), SourceKind.CYCLIST);
@@ -236,11 +272,28 @@ class CarryTest {
         assertThat(there.camera().watching()).contains(new Camera.Watching(2, Set.of(AlertSpec.Kind.PERSON, AlertSpec.Kind.VEHICLE)));
         assertThat(judged.of(taken.ref().id()).facts().comings()).isEqualTo(new ComingsAndGoings(HouseKind.FARM,
                 Map.of(SourceKind.WILD, 2.5)));
+        assertThat(alerts.of(taken.ref().id()).plan()).isEqualTo(plan.renumbered(Map.of(eye.id(), there.id()),
+                Map.of(rung, residents.of(taken.ref().id()).get(0).id())));
+        assertThat(there.camera().pictureSetup().light()).isEqualTo(PictureSpec.Light.AMBIENT);
+        assertThat(there.camera().model().lens().nightRangeM()).isZero();
+        assertThat(there.camera().model().motion().rangeM()).isEqualTo(6.5);
+        assertThat(setups.ticks(taken.ref().id(), there.id())).hasSize(1).hasEntrySatisfying("clip", tick -> {
+            assertThat(tick.value()).isEqualTo("12 s");
+            assertThat(tick.by()).isEqualTo("Wynn Tarr");
+        });
+        assertThat(walks.of(taken.ref().id())).singleElement().satisfies(walk -> {
+            assertThat(walk.cameraId()).isEqualTo(there.id());
+            assertThat(walk.walk().seconds()).hasValue(2.5);
+            assertThat(walk.mark()).isEqualTo(sensingMark);
+        });
         assertThat(counted.of(taken.ref().id())).singleElement().satisfies(row -> {
             assertThat(row.cameraId()).isEqualTo(there.id());
             assertThat(row.clips()).isEqualTo(120);
             assertThat(row.wanted()).hasValue(9);
         });
+        for (String table : List.of("alert_plan", "camera_setup", "setting_tick", "sensor_walk", "camera_sensing")) {
+            demo.jdbc().sql("delete from " + table + " where household_id = :id").param("id", from.id()).update();
+        }
         demo.jdbc().sql("delete from counted_week where household_id = :id").param("id", from.id()).update();
         leads.forget(from.id(), eye.id());
         demo.jdbc().sql("update camera set sensitivity = null, kinds = null where id = :id").param("id", eye.id()).update();

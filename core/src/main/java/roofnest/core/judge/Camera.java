@@ -220,6 +220,11 @@ public record Camera(
                 + setup.map(picture -> "|" + picture.light()).orElse("");
     }
 
+    /** All that its sensor depends on besides the house, as words: walks made under another mark say nothing of it now. */
+    public String sensingMark() {
+        return String.join("|", model.fullName(), pose.toString(), String.valueOf(watchSetting().sensitivity()));
+    }
+
     /** As it was read to hang. */
     public Camera hanging(CameraPose read, Spread spread) {
         return new Camera(id, name, model, read, masked, settings, joined, ownPassword, mounted, lastCharged, zones, Optional.of(spread),

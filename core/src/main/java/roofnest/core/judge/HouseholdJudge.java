@@ -18,6 +18,9 @@ import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.Practice;
 import roofnest.core.footage.Retention;
 import roofnest.core.mount.CableRun;
+import roofnest.core.plan.Area;
+import roofnest.core.plan.PlanPoint;
+import roofnest.core.plan.Segments;
 import roofnest.core.power.BatteryYear;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
@@ -25,13 +28,20 @@ import roofnest.core.promise.Standing;
 import roofnest.core.radio.LinkBudget;
 import roofnest.core.view.MaskCell;
 import roofnest.core.week.Quietest;
+import roofnest.core.week.SensorFit;
 import roofnest.core.week.Source;
+import roofnest.core.week.WeekOutcome;
 import roofnest.core.week.Weeks;
 
 /** Judges one household. Holds its plan's geometry, so that judging again after a move is quick. */
 public final class HouseholdJudge {
     /** Eyes kept: enough for a day's dragging of one camera between the same few spots. */
     private static final int EYES_KEPT = 256;
+    /** What is looked at of somebody who walks: their middle, metres over the ground. */
+    private static final double WALKS_AT_M = 1;
+
+    /** Ordinary weeks that promises are judged by. */
+    public static final int WEEKS_JUDGED = WeekOutcomes.WEEKS;
 
     private final Rules rules = new Rules();
     private final Optional<House> house;
@@ -67,6 +77,24 @@ public final class HouseholdJudge {
             }
         }
         return cells;
+    }
+
+    /** What walks before a camera say of its sensor; empty without a plan. @param camera with the sensor of its document */
+    public Optional<SensorFit> sensorFit(HouseholdFacts facts, Camera camera) {
+        return house.map(h -> new SensorFit(OrdinaryWeek.watch(h, facts, camera, eye(camera)), h.ground()));
+    }
+
+    /** Whether somebody can walk at a point before a camera, and may: under the same roof or sky, in its sight, on the house's ground. */
+    public boolean walkable(Camera camera, PlanPoint at) {
+        return house.filter(h -> {
+            double groundM = h.ground().heightM(at);
+            return h.crossings().shell().indoors(at, groundM + WALKS_AT_M) == h.crossings().shell().indoors(camera.pose().onPlan(),
+                    camera.pose().heightM()) && eye(camera).eye().clearTo(at.xM(), at.yM(), groundM + WALKS_AT_M)
+                    && h.plan().areas().stream().noneMatch(area -> (area.kind().offLimits() || area.kind() == Area.Kind.ROAD
+                            || area.kind() == Area.Kind.WATER) && area.covers(at))
+                    && (h.plan().boundary().size() < 3 || Segments.polygon(h.plan().boundary()).covers(
+                            Segments.polygon(h.plan().boundary()).getFactory().createPoint(Segments.coordinate(at))));
+        }).isPresent();
     }
 
     /** What the smallest mask costs that keeps the promises of privacy at one camera. */
@@ -150,6 +178,11 @@ public final class HouseholdJudge {
      */
     public Optional<Weeks> weeks(HouseholdFacts facts, int monthOfYear) {
         return house.map(h -> OrdinaryWeek.of(h, facts, this::eye, monthOfYear));
+    }
+
+    /** What {@link #WEEKS_JUDGED} ordinary weeks of the facts' own month come to, as promises are judged by them; empty without a plan. */
+    public Optional<WeekOutcome> weekOutcome(HouseholdFacts facts) {
+        return weeks.of(facts);
     }
 
     /** What the settings that a camera's model offers ring and miss; empty without a plan. @param monthOfYear of the calendar */

@@ -45,7 +45,7 @@ final class OrdinaryWeek {
         return new Sources(plan, RATES, facts.comings().house(), facts.comings().aWeekday()).all();
     }
 
-    private static Watch watch(House house, HouseholdFacts facts, Camera camera, CameraEye eye) {
+    static Watch watch(House house, HouseholdFacts facts, Camera camera, CameraEye eye) {
         return new Watch(camera.id(), camera.name(), camera.model(), eye.vision(), camera.zones(), camera.watchSetting(), level(facts),
                 house.crossings().shell().indoors(camera.pose().onPlan(), camera.pose().heightM()));
     }

@@ -24,10 +24,15 @@ public final class SettingSheet {
      * One thing to set.
      *
      * @param key by which its tick is kept
-     * @param where in the app
+     * @param what is set, in ordinary words
+     * @param where in its app; empty where its document does not say
      * @param value that it is to have; a tick of another value is of no account any more
      */
-    public record Step(String key, String where, String value) {}
+    public record Step(String key, String what, String where, String value) {
+        private Step(String key, String what, String value) {
+            this(key, what, "", value);
+        }
+    }
 
     public static List<Step> of(Camera camera, AlertPlan alerts) {
         DeviceModel model = camera.model();
@@ -37,7 +42,7 @@ public final class SettingSheet {
         hours(camera, alerts, steps);
         List<String> order = model.picture().menu().stream().map(PictureSpec.At::sets).toList();
         // What its app has no known place for comes after what it has, in the order in which it is said here.
-        return steps.stream().map(step -> new Step(step.key(), model.picture().where(step.key()).orElse(step.where()), step.value()))
+        return steps.stream().map(step -> new Step(step.key(), step.what(), model.picture().where(step.key()).orElse(""), step.value()))
                 .sorted(Comparator.comparingInt(step -> order.contains(step.key()) ? order.indexOf(step.key()) : order.size())).toList();
     }
 

@@ -15,9 +15,9 @@ import roofnest.core.plan.Walk;
 
 /**
  * What walks before a camera say of its sensor. Range and fan are shares of what its document states, with what is known beforehand
- * (log-normal about one) on a grid of equal steps of the logarithm; each walk that was noticed or not weighs each pair by whether that pair foretells it, one in ten
- * wrong either way. The wake is what is left of the seconds that were counted after the moment at which the sensor should have felt
- * somebody, added to the document's as to one reading among others.
+ * (log-normal about one) on a grid of equal steps of the logarithm; each walk that was noticed or not weighs each pair by whether that
+ * pair foretells it, one in ten wrong either way. The wake is what is left of the seconds that were counted after the moment at which the
+ * sensor should have felt somebody, added to the document's as to one reading among others.
  */
 public final class SensorFit {
     static final double LEAST_RANGE = 0.4;

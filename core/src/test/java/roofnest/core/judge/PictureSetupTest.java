@@ -178,12 +178,13 @@ class PictureSetupTest {
         Camera camera = eave(0).withSetup(set(PictureSpec.Light.SPOTLIGHT, true, false, false))
                 .withWatching(new Camera.Watching(4, Set.of(AlertSpec.Kind.PERSON, AlertSpec.Kind.VEHICLE)));
         List<SettingSheet.Step> sheet = SettingSheet.of(camera, plan);
-        assertThat(sheet.get(0)).isEqualTo(new SettingSheet.Step("night", "Picture, then After dark", "colour by its spotlight"));
-        assertThat(sheet).contains(new SettingSheet.Step("sensitivity", "Movement, then How keen", "5"),
-                new SettingSheet.Step("kinds", "Movement, then What", "people, vehicles"),
-                new SettingSheet.Step("sound", "Sound, then Record", "off"),
-                new SettingSheet.Step("hours", "Bell, then Timetable", "every day 6–24 h"),
-                new SettingSheet.Step("recordHours", "Records without ringing", "every day 0–6 h"));
+        assertThat(sheet.get(0))
+                .isEqualTo(new SettingSheet.Step("night", "By night", "Picture, then After dark", "colour by its spotlight"));
+        assertThat(sheet).contains(new SettingSheet.Step("sensitivity", "Sensitivity", "Movement, then How keen", "5"),
+                new SettingSheet.Step("kinds", "What counts", "Movement, then What", "people, vehicles"),
+                new SettingSheet.Step("sound", "Sound recorded", "Sound, then Record", "off"),
+                new SettingSheet.Step("hours", "Rings", "Bell, then Timetable", "every day 6–24 h"),
+                new SettingSheet.Step("recordHours", "Records without ringing", "", "every day 0–6 h"));
         assertThat(sheet).extracting(SettingSheet.Step::key).doesNotHaveDuplicates().doesNotContain("off", "listens");
         assertThat(SettingSheet.of(camera, AlertPlan.USUAL)).extracting(SettingSheet.Step::key).doesNotContain("recordHours");
     }

@@ -1,0 +1,101 @@
+package roofnest.app.carry;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+import org.springframework.stereotype.Component;
+
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+import roofnest.app.models.Models;
+import roofnest.app.records.AlertRepository;
+import roofnest.app.records.CameraSetupRepository;
+import roofnest.app.records.SensorWalkRepository;
+import roofnest.core.alert.AlertPlan;
+import roofnest.core.catalogue.MotionSpec;
+import roofnest.core.catalogue.PictureSpec;
+import roofnest.core.judge.Camera;
+import roofnest.core.judge.PictureSetup;
+import roofnest.core.plan.PlanPoint;
+import roofnest.core.week.SensorFit;
+
+/** What is set at cameras and of their alerts, on its way out of one firm and into another. */
+@Component
+class CarriedSettings {
+    private final CameraSetupRepository setups;
+    private final SensorWalkRepository walks;
+    private final AlertRepository alerts;
+    private final Models models;
+    private final JsonMapper json = new JsonMapper();
+
+    CarriedSettings(CameraSetupRepository setups, SensorWalkRepository walks, AlertRepository alerts, Models models) {
+        this.setups = setups;
+        this.walks = walks;
+        this.alerts = alerts;
+        this.models = models;
+    }
+
+    /** When cameras watch and whom they ring; null before anybody set anything. */
+    JsonNode alertsOut(long household) {
+        AlertRepository.Said said = alerts.of(household);
+        return said.version() == 0 ? null : json.valueToTree(said.plan());
+    }
+
+    /** @param cameras and {@code people}: their numbers here, by those in the document */
+    void alertsIn(long household, JsonNode document, Map<Long, Long> cameras, Map<Long, Long> people) {
+        if (document != null && !document.isNull()) {
+            alerts.say(household, read(document).renumbered(cameras, people), 0);
+        }
+    }
+
+    private AlertPlan read(JsonNode document) {
+        try {
+            return json.treeToValue(document, AlertPlan.class);
+        } catch (JacksonException e) {
+            throw new IllegalArgumentException("what it says of alerts makes no sense", e);
+        }
+    }
+
+    /** What is set at one camera; null where nothing is. */
+    HouseholdFile.CameraSettings out(long household, Camera camera) {
+        List<HouseholdFile.Ticked> ticked = setups.all(household).stream().filter(tick -> tick.cameraId() == camera.id())
+                .map(tick -> new HouseholdFile.Ticked(tick.step(), tick.value(), tick.by(), tick.at())).toList();
+        List<HouseholdFile.SensorWalk> walked = walks.of(household).stream().filter(row -> row.cameraId() == camera.id()).map(row -> {
+            SensorFit.Walked walk = row.walk();
+            return new HouseholdFile.SensorWalk(walk.from().xM(), walk.from().yM(), walk.to().xM(), walk.to().yM(), walk.noticed(),
+                    walk.seconds().isPresent() ? Double.valueOf(walk.seconds().getAsDouble()) : null, walk.airC(), walk.dark(), row.mark(),
+                    row.by(), row.at());
+        }).toList();
+        MotionSpec motion = camera.model().motion();
+        HouseholdFile.Sensed sensed = motion.equals(models.get(camera.model().key()).motion()) ? null
+                : new HouseholdFile.Sensed(motion.rangeM(), motion.fanDeg(), motion.wakeSeconds(), camera.sensingMark());
+        HouseholdFile.PictureSet picture = camera.setup().map(set -> new HouseholdFile.PictureSet(set.light().name(), set.wideRange(),
+                set.turned(), set.sound(), set.statusLight(), set.stamp(), set.listens())).orElse(null);
+        return picture == null && ticked.isEmpty() && walked.isEmpty() && sensed == null ? null
+                : new HouseholdFile.CameraSettings(picture, ticked, walked, sensed);
+    }
+
+    void in(long household, long camera, HouseholdFile.CameraSettings in) {
+        if (in == null) {
+            return;
+        }
+        Optional.ofNullable(in.picture())
+                .ifPresent(p -> setups.set(household, camera, new PictureSetup(PictureSpec.Light.valueOf(p.light()),
+                        p.wideRange(), p.turned(), p.sound(), p.statusLight(), p.stamp(), p.listens())));
+        each(in.ticked()).forEach(t -> setups.put(household, new CameraSetupRepository.Tick(camera, t.step(), t.value(), t.by(), t.at())));
+        each(in.walks()).forEach(w -> walks.put(household, new SensorWalkRepository.Row(0, camera, new SensorFit.Walked(
+                new PlanPoint(w.fromXM(), w.fromYM()), new PlanPoint(w.toXM(), w.toYM()), w.noticed(),
+                w.seconds() == null ? OptionalDouble.empty() : OptionalDouble.of(w.seconds()), w.airC(), w.dark()), w.mark(), w.by(),
+                w.at())));
+        Optional.ofNullable(in.sensed()).ifPresent(s -> walks.bend(household, camera, Optional.of(new MotionSpec(
+                MotionSpec.Sensing.INFRARED, s.rangeM(), s.fanDeg(), s.wakeS(), 0)), s.mark()));
+    }
+
+    private static <T> List<T> each(List<T> list) {
+        return list == null ? List.of() : list;
+    }
+}

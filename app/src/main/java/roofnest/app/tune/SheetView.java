@@ -1,0 +1,78 @@
+package roofnest.app.tune;
+
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+import roofnest.app.household.Frame;
+import roofnest.app.records.CameraSetupRepository;
+import roofnest.core.catalogue.AlertSpec;
+import roofnest.core.catalogue.PictureSpec;
+import roofnest.core.judge.Camera;
+import roofnest.core.judge.MaskCost;
+import roofnest.core.judge.PictureAdvice;
+import roofnest.core.judge.PictureSetup;
+import roofnest.core.judge.SettingSheet;
+import roofnest.core.lang.Numbers;
+import roofnest.core.view.MaskCell;
+
+/**
+ * One camera's sheet.
+ *
+ * @param head how far it is set
+ * @param mask what would have to be blacked out; empty where nothing has
+ */
+record SheetView(String head, PictureSetup set, List<Choice> lights, boolean listens, PictureAdvice advice, Optional<Mask> mask,
+        List<Line> lines) {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
+    record Choice(String value, String words, boolean now) {}
+
+    record Mask(String cells, String share, List<String> lost) {}
+
+    /**
+     * @param state set, changed or open
+     * @param said who set it and when, or what it was set to before
+     */
+    record Line(String key, String what, String where, String value, String state, String said) {}
+
+    static SheetView of(Frame frame, Camera camera, Map<String, CameraSetupRepository.Tick> ticks) {
+        List<Line> lines = SettingSheet.of(camera, frame.facts().alerts()).stream()
+                .map(step -> line(step, Optional.ofNullable(ticks.get(step.key())))).toList();
+        long set = lines.stream().filter(line -> line.state().equals("set")).count();
+        return new SheetView(set + " of " + lines.size() + " are set at the camera", camera.pictureSetup(), camera.model().nights().stream()
+                .map(night -> new Choice(night.light().name(), words(night), night.light() == camera.pictureSetup().light())).toList(),
+                listens(camera), frame.judge().pictureAdvice(camera), mask(frame.judge().maskCost(frame.facts(), camera)), lines);
+    }
+
+    static boolean listens(Camera camera) {
+        return camera.model().alerts().kinds().stream().anyMatch(kind -> kind.kind() == AlertSpec.Kind.SOUND);
+    }
+
+    private static String words(PictureSpec.Night night) {
+        return night.light().words() + (night.light() == PictureSpec.Light.AMBIENT ? ", nothing promised"
+                : ", to " + Numbers.fixed(night.rangeM(), 0) + " m, " + Numbers.fixed(night.lightMa(), 0) + " mA");
+    }
+
+    private static Optional<Mask> mask(MaskCost cost) {
+        return cost.cells().isEmpty() ? Optional.empty()
+                : Optional.of(new Mask(cost.cells().stream().sorted().map(MaskCell::toString).collect(Collectors.joining(" ")),
+                        cost.cells().size() + (cost.cells().size() == 1 ? " cell, " : " cells, ") + Numbers.fixed(cost.percent(), 1)
+                                + " % of the picture",
+                        cost.lost()));
+    }
+
+    private static Line line(SettingSheet.Step step, Optional<CameraSetupRepository.Tick> tick) {
+        if (tick.isEmpty()) {
+            return new Line(step.key(), step.what(), step.where(), step.value(), "open", "");
+        }
+        String who = tick.get().by() + ", " + DAY.format(tick.get().at());
+        return tick.get().value().equals(step.value())
+                ? new Line(step.key(), step.what(), step.where(), step.value(), "set", "set by " + who)
+                : new Line(step.key(), step.what(), step.where(), step.value(), "changed", "was set to " + tick.get().value() + " by " + who
+                        + ": set it anew");
+    }
+}

@@ -1,0 +1,161 @@
+package roofnest.app.tune;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import java.time.LocalDate;
+
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+
+import roofnest.app.AppTest;
+import roofnest.app.DemoPlaces;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.Changes;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.JudgedHouseholds;
+import roofnest.core.catalogue.PictureSpec;
+import roofnest.core.judge.Camera;
+import roofnest.core.promise.Stage;
+import roofnest.core.view.CameraPose;
+
+/** The sheet says what is to be set and what somebody set; walks bend the sensor as long as the camera hangs as it hung. */
+@AppTest
+class SettingSheetPageTest {
+    @Autowired private Changes changes;
+    @Autowired private HouseholdRepository households;
+    @Autowired private CameraRepository cameras;
+    @Autowired private JudgedHouseholds judged;
+    @Autowired private DemoPlaces demo;
+    @Autowired private MockMvc mvc;
+
+    private HouseholdRef ref;
+    private long camera;
+
+    @BeforeEach
+    void aCameraOverAYard() {
+        ref = new HouseholdRef(households.add(demo.staff("jory").firmId(), "Saltings", "7 Staithe", LocalDate.now().plusDays(2), "rings"),
+                demo.staff("jory"));
+        String document = households.planDocument(demo.household("Merrin")).orElseThrow();
+        CameraPose pose = judged.of(demo.household("Merrin")).cameras().stream().filter(r -> r.camera().name().equals("Yard eye"))
+                .findFirst().orElseThrow().planned();
+        changes.run(ref, Stage.TUNE, () -> {
+            households.setPlan(ref.id(), document);
+            camera = cameras.add(ref.id(), "Yard eye", "cairnlow-eave", pose, Camera.Settings.DEFAULT);
+        });
+    }
+
+    private Document page(String path) throws Exception {
+        return Jsoup.parse(mvc.perform(get(ref.path() + "/tune/" + camera + path).with(user(ref.staff()))).andReturn().getResponse()
+                .getContentAsString());
+    }
+
+    private MockHttpServletResponse send(String path, String... fields) throws Exception {
+        var request = post(ref.path() + "/tune/" + camera + path).with(user(ref.staff())).with(csrf());
+        for (int i = 0; i < fields.length; i += 2) {
+            request = request.param(fields[i], fields[i + 1]);
+        }
+        return mvc.perform(request).andReturn().getResponse();
+    }
+
+    private String version() {
+        return String.valueOf(cameras.get(ref.id(), camera).version());
+    }
+
+    @Test
+    void a_tick_holds_for_the_value_that_was_set_and_no_other() throws Exception {
+        assertThat(page("/sheet").select("h1").text()).isEqualTo("Yard eye: 0 of 14 are set at the camera");
+        assertThat(send("/sheet/clip/tick", "value", "12 s").getRedirectedUrl()).endsWith("/sheet#step-clip");
+        Document ticked = page("/sheet");
+        assertThat(ticked.select("h1").text()).contains("1 of 14");
+        assertThat(ticked.select("#step-clip").text()).contains("Length of a clip", "Recording, then Length", "12 s",
+                "set by Jory Penhale");
+        changes.run(ref, Stage.TUNE, () -> cameras.tune(ref.id(), camera, Camera.Settings.DEFAULT.withClipSeconds(20), null,
+                cameras.get(ref.id(), camera).version()));
+        Document changed = page("/sheet");
+        assertThat(changed.select("h1").text()).contains("0 of 14");
+        assertThat(changed.select("#step-clip").text()).contains("20 s", "was set to 12 s by Jory Penhale", "set it anew");
+        MockHttpServletResponse stale = send("/sheet/clip/tick", "value", "12 s");
+        assertThat(stale.getStatus()).isEqualTo(409);
+        assertThat(stale.getContentAsString()).contains("It is to be set to something else now: 20 s.");
+        send("/sheet/clip/tick", "value", "20 s");
+        assertThat(page("/sheet").select("h1").text()).contains("1 of 14");
+        send("/sheet/clip/untick");
+        assertThat(page("/sheet").select("h1").text()).contains("0 of 14");
+        assertThat(send("/sheet/clip/untick").getStatus()).isEqualTo(404);
+        assertThat(send("/sheet/nothing/tick", "value", "x").getStatus()).isEqualTo(404);
+    }
+
+    @Test
+    void how_the_picture_is_set_is_kept_and_what_is_promised_of_the_night_goes_by_it() throws Exception {
+        Document before = page("/sheet");
+        assertThat(before.select("#picture").text()).contains("It records sound.", "even out low sun and shade");
+        double usual = judged.of(ref.id()).camera(camera).camera().model().lens().nightRangeM();
+        assertThat(send("/sheet/picture", "version", version(), "light", "SPOTLIGHT", "wide", "on", "stamp", "on", "status", "on")
+                .getRedirectedUrl()).endsWith("#picture");
+        Camera set = judged.of(ref.id()).camera(camera).camera();
+        assertThat(set.pictureSetup().light()).isEqualTo(PictureSpec.Light.SPOTLIGHT);
+        assertThat(set.pictureSetup().sound()).isFalse();
+        assertThat(set.model().lens().nightRangeM()).isEqualTo(9).isLessThan(usual);
+        Document after = page("/sheet");
+        assertThat(after.select("#picture").text()).doesNotContain("It records sound.");
+        assertThat(after.select("#step-night").text()).contains("colour by its spotlight");
+        assertThat(after.select("#step-sound").text()).contains("off");
+        assertThat(send("/sheet/picture", "version", "0", "light", "INFRARED").getStatus()).isEqualTo(409);
+        assertThat(send("/sheet/picture", "version", version(), "light", "MOONLIGHT").getStatus()).isEqualTo(422);
+    }
+
+    @Test
+    void walks_bend_the_sensor_while_it_hangs_so_and_are_kept_but_do_not_count_after_it_was_moved() throws Exception {
+        double stated = judged.of(ref.id()).camera(camera).camera().model().motion().rangeM();
+        Document first = page("/walks");
+        assertThat(first.select("h1").text()).isEqualTo("Yard eye: Nobody has walked before it yet");
+        assertThat(first.select("form [name=walk]")).hasSizeGreaterThan(1);
+        for (int i = 0; i < 3; i++) {
+            Document page = page("/walks");
+            var form = page.select("form:has([name=walk][value=1])");
+            assertThat(send("/walks", "version", version(), "walk", "1", "fromX", form.select("[name=fromX]").val(), "fromY",
+                    form.select("[name=fromY]").val(), "toX", form.select("[name=toX]").val(), "toY", form.select("[name=toY]").val(),
+                    "air",
+                    "12", "seconds", "", "noticed", "no").getRedirectedUrl()).endsWith("/walks");
+        }
+        double bent = judged.of(ref.id()).camera(camera).camera().model().motion().rangeM();
+        assertThat(bent).isLessThan(0.9 * stated);
+        assertThat(page("/walks").text()).contains("3 walks before it", "It is taken to reach", "12 °C: not noticed", "by Jory Penhale");
+        CameraPose pose = cameras.get(ref.id(), camera).planned();
+        changes.run(ref, Stage.TUNE, () -> cameras.aim(ref.id(), camera, new CameraPose(pose.xM(), pose.yM(), pose.heightM(),
+                pose.headingDeg() + 20, pose.tiltDeg(), 0), cameras.get(ref.id(), camera).version()));
+        assertThat(judged.of(ref.id()).camera(camera).camera().model().motion().rangeM()).isEqualTo(stated);
+        assertThat(page("/walks").text()).contains("Nobody has walked before it yet", "so it does not count");
+        changes.run(ref, Stage.TUNE, () -> cameras.aim(ref.id(), camera, pose, cameras.get(ref.id(), camera).version()));
+        assertThat(judged.of(ref.id()).camera(camera).camera().model().motion().rangeM()).isEqualTo(bent);
+        for (long walk : demo.jdbc().sql("select id from sensor_walk where camera_id = :id").param("id", camera).query(Long.class).list()) {
+            send("/walks/" + walk + "/forget");
+        }
+        assertThat(judged.of(ref.id()).camera(camera).camera().model().motion().rangeM()).isEqualTo(stated);
+    }
+
+    @Test
+    void a_walk_that_says_nothing_is_refused_and_what_was_typed_stays() throws Exception {
+        MockHttpServletResponse refused
+                = send("/walks", "version", version(), "walk", "own", "fromX", "far", "fromY", "2", "toX", "3", "toY",
+                        "4", "air", "80");
+        assertThat(refused.getStatus()).isEqualTo(422);
+        Document page = Jsoup.parse(refused.getContentAsString());
+        assertThat(page.select("#fromX").val()).isEqualTo("far");
+        assertThat(page.select(".fault").text()).contains("x on the plan", "how warm the air is", "Say whether it noticed you.");
+        assertThat(send("/walks", "version", version(), "walk", "own", "fromX", "1", "fromY", "1", "toX", "1", "toY", "1.2", "air", "8",
+                "noticed", "yes").getStatus()).isEqualTo(422);
+        assertThat(demo.jdbc().sql("select count(*) from sensor_walk where camera_id = :id").param("id", camera).query(Long.class).single())
+                .isZero();
+    }
+}
