@@ -50,6 +50,7 @@ import roofnest.app.records.AlertRepository;
 import roofnest.app.records.CameraSetupRepository;
 import roofnest.app.records.ResidentRepository;
 import roofnest.app.records.SensorWalkRepository;
+import roofnest.core.access.Access;
 import roofnest.core.alert.AlertPlan;
 import roofnest.core.alert.Content;
 import roofnest.core.alert.DeviceRule;
@@ -238,7 +239,7 @@ class CarryTest {
                 cameras.get(from.id(), eye.id()).version());
         comings.say(from.id(), new ComingsAndGoings(HouseKind.FARM, Map.of(SourceKind.WILD, 2.5)), 0);
         counted.keep(from.id(), eye.id(), LocalDate.of(2026, 11, 2), 7, 120, OptionalInt.of(9), "as it was", "Jory Penhale");
-        long rung = residents.of(from.id()).get(0).id();
+        long rung = residents.add(from.id(), "Odd One", "", Access.Tie.LIVES_HERE, null);
         AlertPlan plan = new AlertPlan(ModeWeek.USUAL.with(hour -> hour % 24 < 6, Mode.NIGHT),
                 Map.of(eye.id(), Map.of(Mode.NIGHT, Does.RECORDS)),
                 Map.of(rung, new Phone(Optional.of(new QuietHours(22, 6)), Content.THUMBNAIL, 5, Map.of(eye.id(),
@@ -273,7 +274,8 @@ class CarryTest {
         assertThat(judged.of(taken.ref().id()).facts().comings()).isEqualTo(new ComingsAndGoings(HouseKind.FARM,
                 Map.of(SourceKind.WILD, 2.5)));
         assertThat(alerts.of(taken.ref().id()).plan()).isEqualTo(plan.renumbered(Map.of(eye.id(), there.id()),
-                Map.of(rung, residents.of(taken.ref().id()).get(0).id())));
+                Map.of(rung,
+                        residents.of(taken.ref().id()).stream().filter(r -> r.name().equals("Odd One")).findFirst().orElseThrow().id())));
         assertThat(there.camera().pictureSetup().light()).isEqualTo(PictureSpec.Light.AMBIENT);
         assertThat(there.camera().model().lens().nightRangeM()).isZero();
         assertThat(there.camera().model().motion().rangeM()).isEqualTo(6.5);
@@ -291,6 +293,7 @@ class CarryTest {
             assertThat(row.clips()).isEqualTo(120);
             assertThat(row.wanted()).hasValue(9);
         });
+        demo.jdbc().sql("delete from resident where id = :id").param("id", rung).update();
         for (String table : List.of("alert_plan", "camera_setup", "setting_tick", "sensor_walk", "camera_sensing")) {
             demo.jdbc().sql("delete from " + table + " where household_id = :id").param("id", from.id()).update();
         }
