@@ -15,7 +15,8 @@ public enum SourceKind implements Worded {
     WILD("larger wild animals", Want.NOTHING, Body.FOX), BIRD("birds near the lens", Want.NOTHING, null),
     INSECT("insects at the night light", Want.NOTHING, null), HEADLIGHT("headlights across the picture", Want.NOTHING, null),
     BRANCH("branches in the wind", Want.NOTHING, null), SUN_PATCH("sun patches and cloud edges", Want.NOTHING, null),
-    VENT("warm air from a vent or heater", Want.NOTHING, null);
+    VENT("warm air from a vent or heater", Want.NOTHING, null), RAIN("rain and snow in its night light", Want.NOTHING, null),
+    WASHING("washing on a line", Want.NOTHING, null), TELEVISION("a television seen through a window", Want.NOTHING, null);
 
     /** Whether somebody wants to be rung for it. */
     public enum Want {

@@ -69,7 +69,7 @@ public final class Sources {
             case CYCLIST -> onRoads(BICYCLE_SHARE);
             case PASSER_BY -> passingBy();
             case PET, WILD -> across();
-            case BIRD, INSECT, HEADLIGHT, BRANCH, SUN_PATCH, VENT -> List.of();
+            case BIRD, INSECT, HEADLIGHT, BRANCH, SUN_PATCH, VENT, RAIN, WASHING, TELEVISION -> List.of();
         };
     }
 

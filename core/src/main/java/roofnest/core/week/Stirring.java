@@ -10,6 +10,7 @@ import roofnest.core.plan.Area;
 import roofnest.core.plan.Ground;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Material;
+import roofnest.core.plan.Opening;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.Thing;
 import roofnest.core.plan.Wall;
@@ -29,6 +30,10 @@ final class Stirring {
     /** Headlights are seen across a picture from so far, metres. */
     static final double HEADLIGHT_M = 40;
     private static final double HEADLIGHT_HEIGHT_M = 0.8;
+    /** Washing hangs so high over the grass, metres. */
+    static final double LINE_HEIGHT_M = 1.4;
+    /** Just before a pane: a wall’s own thickness is not in the way of it, metres. */
+    private static final double BEFORE_PANE_M = 0.3;
     private static final double CROWN_STEP_M = 0.5;
     private static final double HEDGE_HEIGHT_SHARE = 0.7;
     private static final int GRID_ACROSS = 24;
@@ -55,6 +60,10 @@ final class Stirring {
                     && watch.vision().eye().lens().nightRangeM() > 0, watch);
             case HEADLIGHT -> picture && dark ? headlights(watch) : Optional.empty();
             case BRANCH -> watch.indoors() || !picture && dark ? Optional.empty() : branches(watch, picture ? 1 : WARM_LEAVES);
+            // Drops near the lens shine in its own light; with none of its own there is nothing for them to shine in.
+            case RAIN -> when(picture && !watch.indoors() && dark && watch.vision().eye().lens().nightRangeM() > 0, watch);
+            case WASHING -> watch.indoors() || !picture && dark ? Optional.empty() : washing(watch, picture ? 1 : WARM_LEAVES);
+            case TELEVISION -> picture && dark && !watch.indoors() ? windows(watch) : Optional.empty();
             case VENT -> picture || !conditions.heated() ? Optional.empty() : warmAir(watch);
             default -> Optional.empty();
         };
@@ -135,6 +144,36 @@ final class Stirring {
         }
         return some(leaves, at -> at.distanceM(lens) <= watch.rangeM() && stirsAt(watch, at, ground.heightM(at)
                 + SourceKind.Body.GROWN.heightM() * HEDGE_HEIGHT_SHARE), seen -> felt * seen.size() * CROWN_STEP_M / CROWN_M);
+    }
+
+    /** A line stands on grass: where any of it is within its range, in its picture and in what counts. */
+    private Optional<Share> washing(Watch watch, double felt) {
+        List<PlanPoint> grass = new ArrayList<>();
+        for (Area lawn : plan.areas().stream().filter(area -> area.kind() == Area.Kind.LAWN).toList()) {
+            PlanPoint middle = new PlanPoint(lawn.outline().stream().mapToDouble(PlanPoint::xM).average().orElseThrow(),
+                    lawn.outline().stream().mapToDouble(PlanPoint::yM).average().orElseThrow());
+            grass.add(middle);
+            lawn.outline().forEach(corner -> grass.add(corner.towards(corner.headingToDeg(middle), corner.distanceM(middle) / 2)));
+        }
+        return some(grass, at -> at.distanceM(watch.vision().eye().pose().onPlan()) <= watch.rangeM()
+                && stirsAt(watch, at, ground.heightM(at) + LINE_HEIGHT_M), seen -> seen.isEmpty() ? 0 : felt);
+    }
+
+    /** Panes that it looks into from so near that what moves behind them changes its picture. */
+    private Optional<Share> windows(Watch watch) {
+        PlanPoint lens = watch.vision().eye().pose().onPlan();
+        List<PlanPoint> panes = new ArrayList<>();
+        for (Wall wall : plan.walls()) {
+            for (Opening opening : wall.openings()) {
+                PlanPoint middle = wall.along(opening.atM() + opening.widthM() / 2);
+                PlanPoint before = middle.towards(middle.headingToDeg(lens), BEFORE_PANE_M);
+                if (opening.kind() == Opening.Kind.WINDOW && middle.distanceM(lens) <= watch.rangeM()
+                        && stirsAt(watch, before, plan.baseM(wall) + (opening.sillM() + opening.headM()) / 2)) {
+                    panes.add(middle);
+                }
+            }
+        }
+        return some(panes, at -> true, seen -> seen.isEmpty() ? 0 : 1);
     }
 
     private Optional<Share> warmAir(Watch watch) {

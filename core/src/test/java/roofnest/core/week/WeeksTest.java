@@ -15,6 +15,10 @@ import roofnest.core.catalogue.AlertSpec.Kind;
 import roofnest.core.catalogue.Catalogue;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.plan.Ground;
+import roofnest.core.plan.Area;
+import roofnest.core.plan.Material;
+import roofnest.core.plan.Opening;
+import roofnest.core.plan.Wall;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.Thing;
@@ -206,6 +210,35 @@ class WeeksTest {
                 .isGreaterThan(100);
         assertThat(clips(run(FIELD, watch(PICTURE, any(PICTURE, 10, 0), Set.of(), List.of()), Conditions.of(1, 15, 0, dark), 30, insects)))
                 .as("in winter").isZero();
+    }
+
+    @Test
+    void rain_washing_and_a_television_stir_where_they_are_and_by_their_light() {
+        boolean[] dark = new boolean[24];
+        Arrays.fill(dark, true);
+        Conditions night = Conditions.of(3, 10, 0, dark);
+        Watch picture = watch(PICTURE, any(PICTURE, 10, 0), Set.of(), List.of());
+        Source rain = source(SourceKind.RAIN, 1, ACROSS);
+        assertThat(clips(run(FIELD, picture, night, 30, rain))).isGreaterThan(100);
+        assertThat(clips(run(FIELD, picture, MILD, 30, rain))).as("by day").isZero();
+        assertThat(clips(run(FIELD, watch(INFRARED, any(INFRARED, 10, 0), Set.of(), List.of()), night, 30, rain))).isZero();
+        HousePlan garden = FIELD.withAreas(List.of(new Area("l", "lawn", Area.Kind.LAWN, List.of(new PlanPoint(3, -2), new PlanPoint(7, -2),
+                new PlanPoint(7, 2), new PlanPoint(3, 2)))));
+        Source washing = source(SourceKind.WASHING, 1, ACROSS);
+        double seen = clips(run(garden, watch(garden, PICTURE, any(PICTURE, 10, 0), Set.of(), List.of()), MILD, 100, washing));
+        double felt = clips(run(garden, watch(garden, INFRARED, any(INFRARED, 10, 0), Set.of(), List.of()), MILD, 100, washing));
+        assertThat(seen).isGreaterThan(100);
+        assertThat(felt).isBetween(0.05 * seen, 0.3 * seen);
+        assertThat(clips(run(FIELD, picture, MILD, 30, washing))).as("no grass for a line to stand on").isZero();
+        Source television = source(SourceKind.TELEVISION, 1, ACROSS);
+        for (boolean pane : new boolean[] {true, false}) {
+            HousePlan house
+                    = FIELD.withWalls(List.of(new Wall("w", "ground", new PlanPoint(5, 3), new PlanPoint(5, -3), Material.BRICK, 0.2,
+                            2.5, pane ? List.of(new Opening(Opening.Kind.WINDOW, 2, 2, 0.9, 2.1, null)) : List.of())));
+            Watch before = watch(house, PICTURE, any(PICTURE, 10, 0), Set.of(), List.of());
+            assertThat(clips(run(house, before, night, 30, television)) > 0).isEqualTo(pane);
+            assertThat(clips(run(house, before, MILD, 30, television))).as("by day").isZero();
+        }
     }
 
     /** The mean is the integral of rate and notice over the hours, whatever is drawn. */
