@@ -65,3 +65,17 @@ create table camera_sensing (
   foreign key (household_id, camera_id) references camera (household_id, id) on delete cascade
 );
 create index camera_sensing_household on camera_sensing (household_id);
+
+-- Named views of a camera that turns by motor, and how long it stays at each on its round.
+create table camera_view (
+  id           bigint generated always as identity primary key,
+  household_id bigint not null,
+  camera_id    bigint not null,
+  name         text not null check (length(name) between 1 and 40),
+  heading_deg  double precision not null check (heading_deg between 0 and 360),
+  tilt_deg     double precision not null check (tilt_deg between -30 and 90),
+  dwell_s      int not null check (dwell_s between 5 and 3600),
+  unique (camera_id, name),
+  foreign key (household_id, camera_id) references camera (household_id, id) on delete cascade
+);
+create index camera_view_household on camera_view (household_id);

@@ -36,6 +36,7 @@ class TableWritersTest {
                 Map.entry("access_grant", "AccessRepository"), Map.entry("air_scan", "AirScanRepository"),
                 Map.entry("appointment", "AppointmentRepository"), Map.entry("bench_act", "RunRepository"),
                 Map.entry("camera", "CameraRepository"), Map.entry("alert_plan", "AlertRepository"),
+                Map.entry("camera_view", "CameraViewRepository"),
                 Map.entry("camera_setup", "CameraSetupRepository"), Map.entry("setting_tick", "CameraSetupRepository"),
                 Map.entry("sensor_walk", "SensorWalkRepository"), Map.entry("camera_sensing", "SensorWalkRepository"),
                 Map.entry("finding", "FindingRepository"), Map.entry("firm", "FirmRepository"), Map.entry("firm_model", "Models"),

@@ -14,11 +14,13 @@ import tools.jackson.databind.json.JsonMapper;
 import roofnest.app.models.Models;
 import roofnest.app.records.AlertRepository;
 import roofnest.app.records.CameraSetupRepository;
+import roofnest.app.records.CameraViewRepository;
 import roofnest.app.records.SensorWalkRepository;
 import roofnest.core.alert.AlertPlan;
 import roofnest.core.catalogue.MotionSpec;
 import roofnest.core.catalogue.PictureSpec;
 import roofnest.core.judge.Camera;
+import roofnest.core.judge.Patrol;
 import roofnest.core.judge.PictureSetup;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.week.SensorFit;
@@ -28,13 +30,16 @@ import roofnest.core.week.SensorFit;
 class CarriedSettings {
     private final CameraSetupRepository setups;
     private final SensorWalkRepository walks;
+    private final CameraViewRepository views;
     private final AlertRepository alerts;
     private final Models models;
     private final JsonMapper json = new JsonMapper();
 
-    CarriedSettings(CameraSetupRepository setups, SensorWalkRepository walks, AlertRepository alerts, Models models) {
+    CarriedSettings(CameraSetupRepository setups, SensorWalkRepository walks, CameraViewRepository views, AlertRepository alerts,
+            Models models) {
         this.setups = setups;
         this.walks = walks;
+        this.views = views;
         this.alerts = alerts;
         this.models = models;
     }
@@ -75,8 +80,10 @@ class CarriedSettings {
                 : new HouseholdFile.Sensed(motion.rangeM(), motion.fanDeg(), motion.wakeSeconds(), camera.sensingMark());
         HouseholdFile.PictureSet picture = camera.setup().map(set -> new HouseholdFile.PictureSet(set.light().name(), set.wideRange(),
                 set.turned(), set.sound(), set.statusLight(), set.stamp(), set.listens())).orElse(null);
-        return picture == null && ticked.isEmpty() && walked.isEmpty() && sensed == null ? null
-                : new HouseholdFile.CameraSettings(picture, ticked, walked, sensed);
+        List<HouseholdFile.NamedView> named = views.of(household, camera.id()).stream().map(row -> new HouseholdFile.NamedView(
+                row.view().name(), row.view().headingDeg(), row.view().tiltDeg(), row.view().dwellS())).toList();
+        return named.isEmpty() && picture == null && ticked.isEmpty() && walked.isEmpty() && sensed == null ? null
+                : new HouseholdFile.CameraSettings(picture, ticked, walked, sensed, named);
     }
 
     void in(long household, long camera, HouseholdFile.CameraSettings in) {
@@ -91,6 +98,7 @@ class CarriedSettings {
                 new PlanPoint(w.fromXM(), w.fromYM()), new PlanPoint(w.toXM(), w.toYM()), w.noticed(),
                 w.seconds() == null ? OptionalDouble.empty() : OptionalDouble.of(w.seconds()), w.airC(), w.dark()), w.mark(), w.by(),
                 w.at())));
+        each(in.views()).forEach(v -> views.add(household, camera, new Patrol.View(v.name(), v.headingDeg(), v.tiltDeg(), v.dwellS())));
         Optional.ofNullable(in.sensed()).ifPresent(s -> walks.bend(household, camera, Optional.of(new MotionSpec(
                 MotionSpec.Sensing.INFRARED, s.rangeM(), s.fanDeg(), s.wakeS(), 0)), s.mark()));
     }

@@ -68,7 +68,10 @@ record HouseholdFile(
     record Watching(int sensitivity, List<String> kinds) {}
 
     /** What is set at it and what was found out of its sensor. */
-    record CameraSettings(PictureSet picture, List<Ticked> ticked, List<SensorWalk> walks, Sensed sensed) {}
+    record CameraSettings(PictureSet picture, List<Ticked> ticked, List<SensorWalk> walks, Sensed sensed, List<NamedView> views) {}
+
+    /** A view of a camera that turns by motor. */
+    record NamedView(String name, double headingDeg, double tiltDeg, int dwellS) {}
 
     /** What the walks say of its sensor, while it hangs and is set by that mark. */
     record Sensed(double rangeM, double fanDeg, double wakeS, String mark) {}

@@ -1,6 +1,6 @@
 package roofnest.app.tune;
 
-import java.util.Optional;
+import java.util.List;
 import java.util.TreeSet;
 
 import org.springframework.stereotype.Controller;
@@ -13,6 +13,7 @@ import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.CameraSetupRepository;
+import roofnest.app.records.CameraViewRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.JudgedHousehold;
@@ -23,6 +24,7 @@ import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.Says;
 import roofnest.core.catalogue.PictureSpec;
 import roofnest.core.judge.Camera;
+import roofnest.core.judge.Patrol;
 import roofnest.core.judge.PictureSetup;
 import roofnest.core.judge.SettingSheet;
 import roofnest.core.promise.Stage;
@@ -35,14 +37,16 @@ class SettingSheetController {
     private final Changes changes;
     private final CameraRepository cameras;
     private final CameraSetupRepository setups;
+    private final CameraViewRepository views;
     private final JudgedHouseholds judged;
 
     SettingSheetController(Frames frames, Changes changes, CameraRepository cameras, CameraSetupRepository setups,
-            JudgedHouseholds judged) {
+            CameraViewRepository views, JudgedHouseholds judged) {
         this.frames = frames;
         this.changes = changes;
         this.cameras = cameras;
         this.setups = setups;
+        this.views = views;
         this.judged = judged;
     }
 
@@ -82,8 +86,9 @@ class SettingSheetController {
     String tick(HouseholdRef ref, @PathVariable("camera") long cameraId, @PathVariable("step") String step, Form form, Model model) {
         return form.save(() -> changes.run(ref, Stage.TUNE, () -> {
             JudgedHousehold now = judged.of(ref.id());
-            SettingSheet.Step asked = SettingSheet.of(now.camera(cameraId).camera(), now.facts().alerts()).stream()
-                    .filter(each -> each.key().equals(step)).findFirst().orElseThrow(NoSuchPage::new);
+            SettingSheet.Step asked
+                    = SettingSheet.of(now.camera(cameraId).camera(), now.facts().alerts(), lookingAt(ref, cameraId)).stream()
+                            .filter(each -> each.key().equals(step)).findFirst().orElseThrow(NoSuchPage::new);
             if (!asked.value().equals(form.raw("value"))) {
                 throw new Conflict("It is to be set to something else now: " + asked.value() + ".");
             }
@@ -100,6 +105,10 @@ class SettingSheetController {
             }
         });
         return back(ref, cameraId, "#sheet");
+    }
+
+    private List<Patrol.View> lookingAt(HouseholdRef ref, long cameraId) {
+        return views.views(ref.id()).getOrDefault(cameraId, List.of());
     }
 
     private static PictureSetup read(Form form, Camera camera) {
@@ -123,7 +132,7 @@ class SettingSheetController {
         model.addAttribute("form", form);
         model.addAttribute("record", record);
         model.addAttribute("cameras", frame.cameras());
-        model.addAttribute("sheet", SheetView.of(frame, record.camera(), setups.ticks(ref.id(), cameraId)));
+        model.addAttribute("sheet", SheetView.of(frame, record.camera(), lookingAt(ref, cameraId), setups.ticks(ref.id(), cameraId)));
         return "setting-sheet";
     }
 }

@@ -13,6 +13,7 @@ import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.catalogue.PictureSpec;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.MaskCost;
+import roofnest.core.judge.Patrol;
 import roofnest.core.judge.PictureAdvice;
 import roofnest.core.judge.PictureSetup;
 import roofnest.core.judge.SettingSheet;
@@ -39,8 +40,8 @@ record SheetView(String head, PictureSetup set, List<Choice> lights, boolean lis
      */
     record Line(String key, String what, String where, String value, String state, String said) {}
 
-    static SheetView of(Frame frame, Camera camera, Map<String, CameraSetupRepository.Tick> ticks) {
-        List<Line> lines = SettingSheet.of(camera, frame.facts().alerts()).stream()
+    static SheetView of(Frame frame, Camera camera, List<Patrol.View> views, Map<String, CameraSetupRepository.Tick> ticks) {
+        List<Line> lines = SettingSheet.of(camera, frame.facts().alerts(), views).stream()
                 .map(step -> line(step, Optional.ofNullable(ticks.get(step.key())))).toList();
         long set = lines.stream().filter(line -> line.state().equals("set")).count();
         return new SheetView(set + " of " + lines.size() + " are set at the camera", camera.pictureSetup(), camera.model().nights().stream()

@@ -48,6 +48,7 @@ import roofnest.app.models.Models;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.AlertRepository;
 import roofnest.app.records.CameraSetupRepository;
+import roofnest.app.records.CameraViewRepository;
 import roofnest.app.records.ResidentRepository;
 import roofnest.app.records.SensorWalkRepository;
 import roofnest.core.access.Access;
@@ -61,6 +62,7 @@ import roofnest.core.alert.Phone;
 import roofnest.core.alert.QuietHours;
 import roofnest.core.catalogue.MotionSpec;
 import roofnest.core.catalogue.PictureSpec;
+import roofnest.core.judge.Patrol;
 import roofnest.core.judge.PictureSetup;
 import roofnest.core.week.SensorFit;
 import roofnest.app.records.ComingsRepository;
@@ -116,6 +118,7 @@ class CarryTest {
     @Autowired private ResidentRepository residents;
     @Autowired private CameraSetupRepository setups;
     @Autowired private SensorWalkRepository walks;
+    @Autowired private CameraViewRepository views;
     @Autowired private PromiseRepository promises;
     @Autowired private CountedWeekRepository counted;
     @Autowired private Models models;
@@ -247,6 +250,7 @@ class CarryTest {
                 List.of(new DeviceRule(eye.id(), AlertSpec.Kind.ANY, DeviceRule.At.DARK, DeviceRule.Act.LIGHT, eye.id())));
         alerts.say(from.id(), plan, 0);
         setups.set(from.id(), eye.id(), new PictureSetup(PictureSpec.Light.AMBIENT, false, false, false, true, true, false));
+        views.add(from.id(), eye.id(), new Patrol.View("gate", 40, 12, 30));
         setups.tick(from.id(), eye.id(), "clip", "12 s", "Wynn Tarr");
         String sensingMark = cameras.get(from.id(), eye.id()).camera().sensingMark();
         walks.keep(from.id(), eye.id(), new SensorFit.Walked(new PlanPoint(1, -3), new PlanPoint(4, -3), true, OptionalDouble.of(2.5), 9,
@@ -279,6 +283,7 @@ class CarryTest {
         assertThat(there.camera().pictureSetup().light()).isEqualTo(PictureSpec.Light.AMBIENT);
         assertThat(there.camera().model().lens().nightRangeM()).isZero();
         assertThat(there.camera().model().motion().rangeM()).isEqualTo(6.5);
+        assertThat(views.views(taken.ref().id())).isEqualTo(Map.of(there.id(), List.of(new Patrol.View("gate", 40, 12, 30))));
         assertThat(setups.ticks(taken.ref().id(), there.id())).hasSize(1).hasEntrySatisfying("clip", tick -> {
             assertThat(tick.value()).isEqualTo("12 s");
             assertThat(tick.by()).isEqualTo("Wynn Tarr");
@@ -294,7 +299,7 @@ class CarryTest {
             assertThat(row.wanted()).hasValue(9);
         });
         demo.jdbc().sql("delete from resident where id = :id").param("id", rung).update();
-        for (String table : List.of("alert_plan", "camera_setup", "setting_tick", "sensor_walk", "camera_sensing")) {
+        for (String table : List.of("alert_plan", "camera_setup", "setting_tick", "sensor_walk", "camera_sensing", "camera_view")) {
             demo.jdbc().sql("delete from " + table + " where household_id = :id").param("id", from.id()).update();
         }
         demo.jdbc().sql("delete from counted_week where household_id = :id").param("id", from.id()).update();

@@ -158,4 +158,30 @@ class SettingSheetPageTest {
         assertThat(demo.jdbc().sql("select count(*) from sensor_walk where camera_id = :id").param("id", camera).query(Long.class).single())
                 .isZero();
     }
+
+    @Test
+    void a_camera_that_turns_has_views_and_a_round_and_one_that_does_not_has_none() throws Exception {
+        assertThat(send("/views", "version", version(), "name", "gate").getStatus()).isEqualTo(404);
+        CameraPose pose = cameras.get(ref.id(), camera).planned();
+        changes.run(ref, Stage.TUNE, () -> camera = cameras.add(ref.id(), "Turn", "tarrowby-turn", pose, Camera.Settings.DEFAULT));
+        assertThat(page("/views").select("h1").text()).isEqualTo("Turn: no view yet");
+        for (String heading : new String[] {"0", "180"}) {
+            assertThat(send("/views", "version", version(), "name", "view " + heading, "heading", heading, "tilt", "12", "dwell", "46")
+                    .getRedirectedUrl()).endsWith("/views");
+        }
+        Document round = page("/views");
+        assertThat(round.select("h1").text()).isEqualTo("Turn: 2 views on a round, turning 8 % of the time");
+        assertThat(round.text()).contains("heading 180°, tilt 12°, stays 46 s", "46 % of the time");
+        assertThat(round.select(".view-wedge")).hasSize(2);
+        assertThat(page("/sheet").select("#step-views").text()).contains("view 0: heading 0°, tilt 12°, 46 s; view 180");
+        MockHttpServletResponse twice = send("/views", "version", version(), "name", "View 0", "heading", "9", "tilt", "12", "dwell", "46");
+        assertThat(twice.getStatus()).isEqualTo(422);
+        assertThat(twice.getContentAsString()).contains("called “View 0” already");
+        assertThat(send("/views", "version", version(), "name", "", "heading", "370", "tilt", "100", "dwell", "2").getStatus())
+                .isEqualTo(422);
+        long first
+                = demo.jdbc().sql("select min(id) from camera_view where camera_id = :id").param("id", camera).query(Long.class).single();
+        send("/views/" + first + "/out");
+        assertThat(page("/views").select("h1").text()).isEqualTo("Turn: one view, and no round");
+    }
 }

@@ -97,6 +97,11 @@ public final class HouseholdJudge {
         }).isPresent();
     }
 
+    /** What a camera that turns by motor sees and misses on its round; empty without a plan. @param views at least one */
+    public Optional<Patrol> patrol(HouseholdFacts facts, Camera camera, List<Patrol.View> views) {
+        return house.map(h -> Patrol.of(this, facts, camera, views));
+    }
+
     /** What the smallest mask costs that keeps the promises of privacy at one camera. */
     public MaskCost maskCost(HouseholdFacts facts, Camera camera) {
         Set<MaskCell> cells = cellsShowing(facts, camera);

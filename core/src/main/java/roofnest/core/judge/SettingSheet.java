@@ -34,12 +34,22 @@ public final class SettingSheet {
         }
     }
 
+    /** Of a camera without named views. */
     public static List<Step> of(Camera camera, AlertPlan alerts) {
+        return of(camera, alerts, List.of());
+    }
+
+    public static List<Step> of(Camera camera, AlertPlan alerts, List<Patrol.View> views) {
         DeviceModel model = camera.model();
         List<Step> steps = new ArrayList<>();
         watching(camera, steps);
         picture(camera, steps);
         hours(camera, alerts, steps);
+        if (!views.isEmpty()) {
+            steps.add(new Step("views", "Views, and the round", views.stream().map(view -> view.name() + ": heading "
+                    + Math.round(view.headingDeg()) + "°, tilt " + Math.round(view.tiltDeg()) + "°, " + view.dwellS() + " s")
+                    .collect(Collectors.joining("; "))));
+        }
         List<String> order = model.picture().menu().stream().map(PictureSpec.At::sets).toList();
         // What its app has no known place for comes after what it has, in the order in which it is said here.
         return steps.stream().map(step -> new Step(step.key(), step.what(), model.picture().where(step.key()).orElse(""), step.value()))

@@ -1,0 +1,106 @@
+package roofnest.app.tune;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+import roofnest.app.drawing.PlanDrawing;
+import roofnest.app.household.Frame;
+import roofnest.app.records.CameraViewRepository;
+import roofnest.core.judge.Camera;
+import roofnest.core.judge.Patrol;
+import roofnest.core.lang.Numbers;
+import roofnest.core.plan.HousePlan;
+import roofnest.core.plan.Place;
+import roofnest.core.plan.PlanPoint;
+import roofnest.core.promise.PromiseKey;
+
+/**
+ * The views of a camera that turns.
+ *
+ * @param head in one sentence
+ * @param promises of sight, and how each stands at each view
+ */
+record ViewsView(String head, List<Row> rows, List<Kept> promises, List<String> arrivals, Optional<OnPlan> plan, String heading,
+        String tilt) {
+    private static final double RAY_SHARE = 0.9;
+
+    record Row(long id, String name, String words, String share) {}
+
+    /** @param standings at each view, in their order */
+    record Kept(String wording, List<String> standings, String verdict) {}
+
+    /** @param wedges where each view looks, as paths */
+    record OnPlan(PlanDrawing drawing, List<Wedge> wedges, double x, double y) {}
+
+    record Wedge(String path, String number, double x, double y) {}
+
+    static ViewsView of(Frame frame, Camera camera, List<CameraViewRepository.Row> rows) {
+        List<Patrol.View> views = rows.stream().map(CameraViewRepository.Row::view).toList();
+        Optional<Patrol> patrol = views.isEmpty() ? Optional.empty() : frame.judge().patrol(frame.facts(), camera, views);
+        Optional<HousePlan> plan = frame.facts().plan();
+        return new ViewsView(head(views.size(), patrol), IntStream.range(0, rows.size()).mapToObj(i -> new Row(rows.get(i).id(),
+                views.get(i).name(), "heading " + Numbers.fixed(views.get(i).headingDeg(), 0) + "°, tilt "
+                        + Numbers.fixed(views.get(i).tiltDeg(), 0) + "°, stays " + views.get(i).dwellS() + " s",
+                patrol.map(all -> Numbers.fixed(100 * all.views().get(i).share(), 0) + " % of the time").orElse(""))).toList(),
+                patrol.map(ViewsView::promises).orElse(List.of()),
+                patrol.map(all -> all.arrivals().stream().map(one -> arriving(one, plan.orElseThrow(), views.size())).toList())
+                        .orElse(List.of()),
+                plan.map(house -> onPlan(house, camera, views)), Numbers.fixed(camera.pose().headingDeg(), 0),
+                String.valueOf(Math.round(camera.pose().tiltDeg())));
+    }
+
+    private static String head(int views, Optional<Patrol> patrol) {
+        return switch (views) {
+            case 0 -> "no view yet";
+            case 1 -> "one view, and no round";
+            default -> views + " views on a round" + patrol.map(all -> ", turning " + Numbers.fixed(100 * all.turningShare(), 0)
+                    + " % of the time").orElse("");
+        };
+    }
+
+    private static List<Kept> promises(Patrol patrol) {
+        Map<PromiseKey, List<String>> standings = new LinkedHashMap<>();
+        Map<PromiseKey, Double> kept = new LinkedHashMap<>();
+        Map<PromiseKey, String> wordings = new LinkedHashMap<>();
+        for (Patrol.Seen seen : patrol.views()) {
+            for (Patrol.Kept each : seen.findings()) {
+                wordings.put(each.key(), each.wording());
+                standings.computeIfAbsent(each.key(), any -> new ArrayList<>()).add(each.finding().standing().word());
+                boolean holds = each.finding().standing().word().equals("kept") || each.finding().standing().word().equals("thin");
+                kept.merge(each.key(), holds ? seen.share() : 0, Double::sum);
+            }
+        }
+        return wordings.keySet().stream().map(key -> new Kept(wordings.get(key), standings.get(key), kept.get(key) == 0 ? "at no view"
+                : Numbers.fixed(100 * kept.get(key), 0) + " % of the time")).toList();
+    }
+
+    private static String arriving(Patrol.Arriving one, HousePlan plan, int views) {
+        String place = plan.place(one.placeId()).map(Place::name).orElse(one.placeId());
+        return "Of 100 who come to the " + place + " somebody is told of " + Numbers.fixed(one.onRound(), 0)
+                + (views > 1 ? "; parked at “" + one.bestView() + "”, of " + Numbers.fixed(one.best(), 0) + "." : ".");
+    }
+
+    private static OnPlan onPlan(HousePlan plan, Camera camera, List<Patrol.View> views) {
+        double reach = camera.model().motion().rangeM() * RAY_SHARE;
+        PlanPoint at = camera.pose().onPlan();
+        double[] box = {at.xM() - reach - 2, at.yM() - reach - 2, at.xM() + reach + 2, at.yM() + reach + 2};
+        double half = camera.model().lens().hfovDeg() / 2;
+        List<Wedge> wedges = new ArrayList<>();
+        for (Patrol.View view : views) {
+            PlanPoint left = at.towards(view.headingDeg() - half, reach);
+            PlanPoint right = at.towards(view.headingDeg() + half, reach);
+            PlanPoint middle = at.towards(view.headingDeg(), reach * RAY_SHARE);
+            wedges.add(new Wedge(
+                    String.format(Locale.ROOT, "M%.2f %.2fL%.2f %.2fA%.2f %.2f 0 %d 1 %.2f %.2fZ", at.xM(), -at.yM(), left.xM(),
+                            -left.yM(), reach, reach, half > 90 ? 1 : 0, right.xM(), -right.yM()),
+                    String.valueOf(wedges.size() + 1), middle.xM(),
+                    -middle.yM()));
+        }
+        return new OnPlan(PlanDrawing.of(plan, plan.storeys().get(0), box), wedges, at.xM(), -at.yM());
+    }
+}
