@@ -98,6 +98,12 @@ class AccessibilityTest {
         String osgood = address(visit, "Osgood") + "/tune/week";
         paths.add(osgood);
         paths.add(visit.open(osgood).page().getByText("Quieter without missing more").first().getAttribute("href"));
+        String treloar = address(visit, "Treloar") + "/tune";
+        paths.add(treloar + "/alerts");
+        String sheet = visit.open(treloar).page().locator("a[href$='/sheet']").first().getAttribute("href");
+        paths.addAll(List.of(sheet, sheet.replace("/sheet", "/walks")));
+        paths.add(visit.open(address(visit, "Merrin") + "/tune").page().locator(".camera-tabs a", new Page.LocatorOptions()
+                .setHasText("Drive eye")).getAttribute("href").replaceAll("\\?camera=([0-9]+)", "/$1/views"));
         String peverell = address(visit, "Peverell");
         paths.add(peverell + "/prove");
         paths.add(peverell + "/care");

@@ -20,7 +20,6 @@ import roofnest.core.view.CameraPose;
 import roofnest.core.view.Projection;
 import roofnest.journeys.pages.DrawPage;
 import roofnest.journeys.pages.HouseholdPages;
-import roofnest.journeys.pages.PreparePage;
 import roofnest.journeys.pages.RunPage;
 
 /** Takes the pictures in {@code docs/screenshots} from the demo world; {@code bin/screenshots} runs it. */
@@ -76,10 +75,6 @@ class ScreenshotsTest {
         visit.household("Lanyon").prove().begin("Alert", "Lane eye").type("ring1", "3.4").type("ring2", "2.9");
         take(visit, "08-prove-phone");
         hangRun(visit);
-        String link = visit.household("Quiller").prepare("ida@quiller.example").link();
-        new PreparePage(visit.size(390, 844).page(), link).open().tick("The router’s label").tick("Your phone, charged");
-        visit.page().evaluate("window.scrollTo(0, 0)");
-        take(visit, "03-prepare-phone");
     }
 
     /** The board by signal, walks at night, sun in the dim theme, drawing, and variants compared. */
@@ -121,6 +116,31 @@ class ScreenshotsTest {
         page.getByText("Quieter without missing more: Road eye").click();
         page.locator(".front-graph").waitFor();
         take(visit, "06-quiet");
+        alerts(visit);
+    }
+
+    /** The week of a house that is away by day, one camera silent at home, and how soon phones ring. */
+    private static void alerts(Visit visit) {
+        visit.household("Treloar").tune();
+        Page page = visit.page();
+        page.getByText("Set alerts and times").click();
+        page.locator(".brush[data-sign=n]").click();
+        paint(page, 0, 6 * 24 + 5);
+        paint(page, 23, 6 * 24 + 23);
+        page.locator(".brush[data-sign=a]").click();
+        paint(page, 8, 4 * 24 + 16);
+        page.getByText("Keep the week").click();
+        page.locator(".does-row select").first().selectOption("RECORDS");
+        page.getByText("Set what they do").click();
+        page.evaluate("window.scrollTo(0, 0)");
+        take(visit, "06-alerts");
+    }
+
+    private static void paint(Page page, int from, int to) {
+        page.locator("[data-hour='" + from + "']").hover();
+        page.mouse().down();
+        page.locator("[data-hour='" + to + "']").hover();
+        page.mouse().up();
     }
 
     /** A camera on mains, drawn a little higher. */

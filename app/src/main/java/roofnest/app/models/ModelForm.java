@@ -52,13 +52,14 @@ final class ModelForm {
 
     private ModelForm() {}
 
-    enum Type { TEXT, TEXT_OR_LEFT_OUT, NUMBER, WHOLE, WHOLE_OR_LEFT_OUT, YES_NO, CHOICE, MANY, WORDS, WHOLES, HOLES }
+    enum Type { TEXT, TEXT_OR_LEFT_OUT, NUMBER, WHOLE, WHOLE_OR_LEFT_OUT, YES_NO, CHOICE, MANY, WORDS, WHOLES, HOLES, NIGHTS, MENU }
 
     /** @param choices what can be chosen, in the document's words and in ours; empty where it is typed */
     record Field(String pointer, String label, Type type, String hint, Map<String, String> choices) {
         /** Whether what goes in is longer than a figure. */
         public boolean isLong() {
-            return type == Type.CHOICE || type == Type.TEXT && !pointer.equals("/key") || type == Type.WORDS || type == Type.HOLES;
+            return type == Type.CHOICE || type == Type.TEXT && !pointer.equals("/key") || type == Type.WORDS || type == Type.HOLES
+                    || type == Type.NIGHTS || type == Type.MENU;
         }
     }
 
@@ -78,7 +79,14 @@ final class ModelForm {
                 new Group("Picture", List.of(
                         whole("/lens/widthPx", "Width, px"), whole("/lens/heightPx", "Height, px"),
                         number("/lens/hfovDeg", "Field of view, degrees"), number("/lens/nightRangeM", "Night range, m"),
-                        whole("/mask/columns", "Mask columns"), whole("/mask/rows", "Mask rows"))),
+                        whole("/mask/columns", "Mask columns"), whole("/mask/rows", "Mask rows"),
+                        leftOut("/picture/night", "Sees by night, m and mA", Type.NIGHTS,
+                                "as infrared 12 90; spotlight 9 1400; ambient 0 0; empty: by its own light alone"),
+                        yesNo("/picture/wideRange", "Evens out low sun"), yesNo("/picture/turns", "Can turn its picture"),
+                        yesNo("/picture/sound", "Records sound"), yesNo("/picture/statusLight", "Status light can be off"),
+                        yesNo("/picture/stamp", "Day and time in the picture"),
+                        leftOut("/picture/menu", "Where its app sets it", Type.MENU,
+                                "as sensitivity: Motion, then Feel; clip: Clips; in its own order"))),
                 new Group("Radio and Wi-Fi", List.of(
                         many("/radio/bands", "Bands", choices(Band.values())),
                         many("/radio/security", "Security", choices(WifiSecurity.values())), number("/radio/eirpDbm", "Radiates, dBm"),
@@ -161,6 +169,11 @@ final class ModelForm {
                 List<String> holes = new ArrayList<>();
                 node.forEach(hole -> holes.add(plain(hole.get("xMm")) + " " + plain(hole.get("yMm"))));
                 values.put(field.pointer(), String.join("; ", holes));
+            } else if (field.type() == Type.NIGHTS || field.type() == Type.MENU) {
+                List<String> items = new ArrayList<>();
+                node.forEach(item -> items.add(field.type() == Type.MENU ? item.get("sets").asString() + ": " + item.get("where").asString()
+                        : item.get("light").asString() + " " + plain(item.get("rangeM")) + " " + plain(item.get("lightMa"))));
+                values.put(field.pointer(), String.join("; ", items));
             } else if (node.isArray()) {
                 List<String> items = new ArrayList<>();
                 node.forEach(item -> items.add(item.asString()));
@@ -292,6 +305,8 @@ final class ModelForm {
                 yield Optional.of(chosen);
             }
             case HOLES -> typed.isEmpty() ? Optional.empty() : Optional.of(holes(typed));
+            case NIGHTS -> typed.isEmpty() ? Optional.empty() : Optional.of(nights(typed));
+            case MENU -> typed.isEmpty() ? Optional.empty() : Optional.of(menu(typed));
             case WORDS, WHOLES -> {
                 ArrayNode items = NODES.arrayNode();
                 Arrays.stream(typed.split(",")).map(String::strip).filter(item -> !item.isEmpty())
@@ -299,6 +314,30 @@ final class ModelForm {
                 yield Optional.of(items);
             }
         };
+    }
+
+    private static ArrayNode nights(String typed) {
+        ArrayNode nights = NODES.arrayNode();
+        items(typed).forEach(night -> {
+            String[] parts = night.split(" +", 3);
+            ObjectNode one = nights.addObject().put("light", parts[0]);
+            one.set("rangeM", number(parts.length > 1 ? parts[1] : ""));
+            one.set("lightMa", number(parts.length > 2 ? parts[2] : ""));
+        });
+        return nights;
+    }
+
+    private static ArrayNode menu(String typed) {
+        ArrayNode menu = NODES.arrayNode();
+        items(typed).forEach(item -> {
+            String[] parts = item.split(":", 2);
+            menu.addObject().put("sets", parts[0].strip()).put("where", parts.length > 1 ? parts[1].strip() : "");
+        });
+        return menu;
+    }
+
+    private static List<String> items(String typed) {
+        return Arrays.stream(typed.split(";")).map(String::strip).filter(item -> !item.isEmpty()).toList();
     }
 
     private static ArrayNode holes(String typed) {

@@ -30,7 +30,7 @@ record ModelSheet(List<Group> groups, List<Way> ways, List<CueLine> cues, List<S
 
     static ModelSheet of(DeviceModel model, Optional<HubModel> hub) {
         return new ModelSheet(
-                List.of(network(model, hub), setUp(model), alerts(model), sharing(model)),
+                List.of(network(model, hub), setUp(model), alerts(model), picture(model), sharing(model)),
                 model.setUp().methods().stream().map(ModelSheet::way).toList(),
                 model.setUp().cues().entrySet().stream().sorted(java.util.Map.Entry.comparingByKey())
                         .map(cue -> new CueLine(cue.getKey().words(), cue.getValue().words(),
@@ -92,6 +92,16 @@ record ModelSheet(List<Group> groups, List<Way> ways, List<CueLine> cues, List<S
         lines.add(new Line("Cool-down", alerts.coolDownSeconds().stream().map(String::valueOf).collect(Collectors.joining(", ")) + " s"
                 + (alerts.endsEarly() ? "; clips end early" : "")));
         return new Group("Motion and alerts", lines);
+    }
+
+    private static Group picture(DeviceModel model) {
+        List<Line> lines = new ArrayList<>();
+        model.nights().forEach(night -> lines.add(new Line("By night", night.light().words() + (night.rangeM() == 0 ? ", nothing promised"
+                : ", to " + Numbers.plain(night.rangeM()) + " m, " + Numbers.plain(night.lightMa()) + " mA"))));
+        lines.add(new Line("Low sun", model.picture().wideRange() ? "can be evened out" : "cannot be evened out"));
+        lines.add(new Line("Hung upside down", model.picture().turns() ? "its picture can be turned" : "its picture cannot be turned"));
+        lines.add(new Line("Sound", model.picture().sound() ? "recorded or not, as set" : "none"));
+        return new Group("Picture and sound", lines);
     }
 
     private static Group sharing(DeviceModel model) {

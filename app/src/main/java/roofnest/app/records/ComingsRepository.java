@@ -51,6 +51,26 @@ public class ComingsRepository {
         }
     }
 
+    /** Mean of the logarithms of what was said of houses of one kind, and of how many. */
+    public record Learned(double meanLog, int houses) {}
+
+    /** What was said of a firm's other houses of a kind; nothing of what was said to be none. */
+    public Map<SourceKind, Learned> learned(long firmId, HouseKind house, long exceptHousehold) {
+        Map<SourceKind, Learned> learned = new EnumMap<>(SourceKind.class);
+        jdbc.sql("""
+            select rate.key, avg(ln(rate.value::double precision)) as mean_log, count(*) as houses
+            from house_comings c
+            join household h on h.id = c.household_id and h.archived_at is null
+            cross join lateral jsonb_each_text(c.rates) rate
+            where h.firm_id = :firm and c.house_kind = :house and c.household_id <> :except and rate.value::double precision > 0
+            group by rate.key
+            """).param("firm", firmId).param("house", house.name()).param("except", exceptHousehold)
+                .query(row -> {
+                    learned.put(SourceKind.valueOf(row.getString("key")), new Learned(row.getDouble("mean_log"), row.getInt("houses")));
+                });
+        return learned;
+    }
+
     private Said row(ResultSet row, int n) throws SQLException {
         Map<SourceKind, Double> rates = new EnumMap<>(SourceKind.class);
         rates.putAll(json.readValue(row.getString("rates"), new TypeReference<Map<SourceKind, Double>>() {

@@ -28,6 +28,7 @@ import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.Ears;
 import roofnest.core.judge.HouseholdFacts;
+import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.lang.Numbers;
 import roofnest.core.promise.Promise;
 import roofnest.core.week.Ear;
@@ -45,6 +46,7 @@ import roofnest.core.week.WeekOutcome;
 record AlertsView(String head, String signs, int version, List<Day> days, List<Row> rows, List<OfPerson> people, List<Rule> rules,
         List<String> circles, List<Delay> delays, String line, List<String> unknown, List<CameraOption> cameras,
         List<AlertSpec.Kind> kinds) {
+    private static final double LEAST_MBPS = 0.01;
     private static final String[] DAYS = {"Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"};
     private static final String[] WHOLE_DAYS = {"Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"};
 
@@ -89,6 +91,11 @@ record AlertsView(String head, String signs, int version, List<Day> days, List<R
                 facts.cameras().stream().map(camera -> new CameraOption(camera.id(), camera.name())).toList(),
                 Arrays.stream(AlertSpec.Kind.values()).filter(kind -> facts.cameras().stream()
                         .anyMatch(camera -> camera.model().alerts().kinds().stream().anyMatch(of -> of.kind() == kind))).toList());
+    }
+
+    /** So many were drawn. */
+    public int weeks() {
+        return HouseholdJudge.WEEKS_JUDGED;
     }
 
     static void requirePerson(HouseholdFacts facts, long person) {
@@ -226,8 +233,6 @@ record AlertsView(String head, String signs, int version, List<Day> days, List<R
                     all.stream().map(delay -> limit.filter(most -> delay.nineInTenS() > most).isPresent()).toList());
         }).toList();
     }
-
-    private static final double LEAST_MBPS = 0.01;
 
     private static String line(Optional<Double> upMbps, Optional<Double> limit) {
         return "From somebody moving in range to the ring, reckoned: notice, wake, sending at "

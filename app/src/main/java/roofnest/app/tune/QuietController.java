@@ -84,12 +84,12 @@ class QuietController {
         CameraRepository.Record record = frame.judged().camera(cameraId);
         int month = month(frame.judged());
         Optional<Quietest.Found> found = weeks.quietest(frame.facts(), frame.judge(), record.camera(), month);
-        double dark = weeks.of(frame.facts(), frame.judge(), month).stream().flatMap(drawn -> drawn.outcome().cameras().stream())
-                .filter(week -> week.cameraId() == cameraId).mapToDouble(WeekOutcome.OfCamera::darkShare).findFirst().orElse(0);
+        Optional<WeekOutcome.OfCamera> week = weeks.of(frame.facts(), frame.judge(), month).stream()
+                .flatMap(drawn -> drawn.outcome().cameras().stream()).filter(each -> each.cameraId() == cameraId).findFirst();
         model.addAttribute("form", form);
         model.addAttribute("record", record);
         model.addAttribute("quiet", found.map(all -> QuietView.of(frame, record, all, Month.of(month).getDisplayName(TextStyle.FULL,
-                Locale.ENGLISH), dark, cameras.canTakeBack(ref.id(), cameraId))).orElse(null));
+                Locale.ENGLISH), week, cameras.canTakeBack(ref.id(), cameraId))).orElse(null));
         return "quiet";
     }
 }

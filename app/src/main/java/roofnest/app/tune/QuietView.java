@@ -16,6 +16,8 @@ import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.WeekUse;
 import roofnest.core.lang.Numbers;
+import roofnest.core.view.Vision;
+import roofnest.core.week.WeekOutcome;
 import roofnest.core.week.Quietest;
 
 /**
@@ -26,7 +28,7 @@ import roofnest.core.week.Quietest;
  * @param bad that no setting does, and what would; empty where one does
  */
 record QuietView(CameraRepository.Record record, String said, Graph graph, List<Point> points, Row now, String bad,
-        Optional<PictureView> picture, boolean takeBack) {
+        Optional<PictureView> picture, boolean zonesFound, List<Heat> heat, boolean takeBack) {
     static final double WIDTH = 420;
     static final double HEIGHT = 240;
     /** A kind is worth a word from so many rings a week. */
@@ -57,8 +59,15 @@ record QuietView(CameraRepository.Record record, String said, Graph graph, List<
 
     record Dot(double x, double y) {}
 
+    /** Where in the picture clips begin, in pixels. */
+    record Heat(double x, double y, double radius, String want, String title) {}
+
     /** @param now null where it lies off the field */
     record Graph(List<Dot> dots, String front, Dot now, boolean nowOff, List<Tick> rings, List<Tick> missed) {}
+
+    /** A circle lies where the middle of a body was, and is at most so large a share of the picture’s width. */
+    private static final double HEAT_AT_M = 0.8;
+    private static final double HEAT_SHARE = 0.05;
 
     record Row(String rings, String missed, String pack) {}
 
@@ -66,9 +75,11 @@ record QuietView(CameraRepository.Record record, String said, Graph graph, List<
     record Point(String value, String name, String key, double x, double y, Row row, String sets, List<String> drops, String givesUp,
             boolean same) {}
 
-    static QuietView of(Frame frame, CameraRepository.Record record, Quietest.Found found, String month, double darkShare,
+    static QuietView of(Frame frame, CameraRepository.Record record, Quietest.Found found, String month,
+            Optional<WeekOutcome.OfCamera> week,
             boolean takeBack) {
         Camera camera = record.camera();
+        double darkShare = week.map(WeekOutcome.OfCamera::darkShare).orElse(0.0);
         double mostRings = scale(Stream.of(found.quiet(), found.middle(), found.watchful()).mapToDouble(Quietest.Choice::ringsADay).max()
                 .orElse(1) * 2, found.now().ringsADay());
         double mostMissed = Math.max(2, Stream.of(found.quiet(), found.middle(), found.watchful(), found.now())
@@ -87,14 +98,32 @@ record QuietView(CameraRepository.Record record, String said, Graph graph, List<
                 + " weeks of " + month + "." + some + (frame.facts().comings().aWeekday().isEmpty()
                         ? " Ordinary rates, good to a factor of two." : " Rates bent by what was said of this house."),
                 graph(found, mostRings, mostMissed), points, row(found.now(), camera, darkShare), bad,
-                picture(frame, camera, found), takeBack);
+                picture(frame, camera, found), zones(found).isPresent(), heat(frame, camera, week), takeBack);
     }
 
-    /** What it sees, with the zones that were found, where some of the front are in them. */
+    private static Optional<Quietest.Choice> zones(Quietest.Found found) {
+        return found.front().stream().filter(choice -> choice.zoning() == Quietest.Zoning.FOUND).findFirst();
+    }
+
+    /** What it sees, with the zones that were found where some of the front are in them, else with its own. */
     private static Optional<PictureView> picture(Frame frame, Camera camera, Quietest.Found found) {
-        return found.front().stream().filter(choice -> choice.zoning() == Quietest.Zoning.FOUND).findFirst()
-                .flatMap(choice -> frame.judge().house()
-                        .map(house -> PictureView.of(house, frame.facts(), camera.withZones(choice.zones()), false)));
+        return frame.judge().house().map(house -> PictureView.of(house, frame.facts(),
+                zones(found).map(choice -> camera.withZones(choice.zones())).orElse(camera), false));
+    }
+
+    /** Where its clips begin that begin within its picture; the larger the more. */
+    private static List<Heat> heat(Frame frame, Camera camera, Optional<WeekOutcome.OfCamera> week) {
+        List<WeekOutcome.Spot> spots = week.map(WeekOutcome.OfCamera::spots).orElse(List.of());
+        double most = spots.stream().mapToDouble(WeekOutcome.Spot::aWeek).max().orElse(1);
+        return frame.judge().house().map(house -> {
+            Vision vision = new Vision(house.eye(camera.model().lens(), camera.pose()), camera.model().mask(), camera.masked());
+            return spots.stream().sorted(Comparator.comparingDouble(WeekOutcome.Spot::aWeek).reversed()).flatMap(spot -> vision
+                    .sees(spot.at().xM(), spot.at().yM(), house.ground().heightM(spot.at()) + HEAT_AT_M).stream()
+                    .map(pixel -> new Heat(pixel.x(), pixel.y(), camera.model().lens().widthPx() * HEAT_SHARE * Math.sqrt(spot.aWeek()
+                            / most), spot.kind().want().name().toLowerCase(Locale.ROOT), spot.kind().words() + ", "
+                                    + Numbers.fixed(spot.aWeek(), 1) + " clips a week")))
+                    .toList();
+        }).orElse(List.of());
     }
 
     /** What is looked at closely need not show how loud it is now. */

@@ -81,6 +81,17 @@ class WeekController {
                 : page(ref, form, model);
     }
 
+    /** Takes what the firm's other houses of this kind say, wherever nothing was said of this one. */
+    @PostMapping("/households/{household}/tune/week/comings/learned")
+    @Says("What the firm’s other houses say is taken, and the week drawn by it.")
+    String learned(HouseholdRef ref, Form form, Model model) {
+        int version = form.version();
+        return form.save(() -> changes.run(ref, Stage.TUNE, () -> {
+            ComingsAndGoings now = comings.of(ref.id()).comings();
+            comings.say(ref.id(), ComingsView.learned(now, rates, comings.learned(ref.staff().firmId(), now.house(), ref.id())), version);
+        })) ? back(ref, form) : page(ref, form, model);
+    }
+
     /** Battery and card of every camera are reckoned by what it notices in the week. */
     @PostMapping("/households/{household}/tune/week/take")
     @Says("Battery and card are reckoned by this week.")
@@ -200,7 +211,8 @@ class WeekController {
         model.addAttribute("form", form);
         model.addAttribute("month", month);
         model.addAttribute("houses", HouseKind.values());
-        model.addAttribute("comings", ComingsView.of(comings.of(ref.id()), rates));
+        ComingsRepository.Said said = comings.of(ref.id());
+        model.addAttribute("comings", ComingsView.of(said, rates, comings.learned(ref.staff().firmId(), said.comings().house(), ref.id())));
         model.addAttribute("counted", drawn.map(d -> counted(ref, frame, d)).orElse(List.of()));
         model.addAttribute("week", drawn.map(d -> WeekView.of(frame, d, month, day, !counts.of(ref.id()).isEmpty())).orElse(null));
         return "week";

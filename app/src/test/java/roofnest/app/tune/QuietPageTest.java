@@ -90,6 +90,10 @@ class QuietPageTest {
         assertThat(page.select(".choice").first().text()).contains("zone", "sensitivity", "vehicles on the road from", "Gives up");
         assertThat(page.select(".front-graph .tried").size()).isGreaterThan(10);
         assertThat(page.select(".quiet-picture .zone")).isNotEmpty();
+        assertThat(page.select(".heat-over .heat.nothing")).as("where clips begin").isNotEmpty().allSatisfy(spot -> {
+            assertThat(Double.parseDouble(spot.attr("cx"))).isBetween(0.0, 2000.0);
+            assertThat(spot.select("title").text()).contains("clips a week");
+        });
         assertThat(page.select(".week-head .meta").text()).contains("settings that this model has", "good to a factor of two");
         assertThat(page.text()).as("nothing was taken yet").doesNotContain("as it was before");
     }

@@ -8,6 +8,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
 import java.time.LocalDate;
+import java.util.Map;
 
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -21,11 +22,15 @@ import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
+import roofnest.app.records.ComingsRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.core.judge.Camera;
+import roofnest.core.judge.ComingsAndGoings;
 import roofnest.core.promise.Stage;
 import roofnest.core.view.CameraPose;
+import roofnest.core.week.HouseKind;
+import roofnest.core.week.SourceKind;
 
 /** The week's page: what it says is what was drawn, and what is said of the house or set at the camera draws another. */
 @AppTest
@@ -33,6 +38,7 @@ class WeekPageTest {
     @Autowired private Changes changes;
     @Autowired private HouseholdRepository households;
     @Autowired private CameraRepository cameras;
+    @Autowired private ComingsRepository comings;
     @Autowired private DemoPlaces demo;
     @Autowired private MockMvc mvc;
 
@@ -163,5 +169,34 @@ class WeekPageTest {
         assertThat(mvc.perform(get(ref.path() + "/tune/week?month=13").with(user(ref.staff()))).andReturn().getResponse().getStatus())
                 .isLessThan(500);
         assertThat(page(ref, "/week?month=x&day=9").select(".week-head .fault").text()).isNotEmpty();
+    }
+
+    /** Ordinary 240 with 160 and 40 of two others: the third root of 240·160·40 is 115.38; what is said of this house stays. */
+    @Test
+    void rates_that_were_learned_at_other_houses_of_the_firm_are_offered_and_taken_where_nothing_was_said() throws Exception {
+        assertThat(week().text()).doesNotContain("In this firm");
+        for (double vehicles : new double[] {160, 40}) {
+            HouseholdRef next = household("Next " + vehicles);
+            changes.run(next, Stage.TUNE,
+                    () -> comings.say(next.id(), new ComingsAndGoings(HouseKind.SUBURB, Map.of(SourceKind.VEHICLE, vehicles,
+                            SourceKind.CYCLIST, 7.0)), 0));
+        }
+        HouseholdRef strangers = new HouseholdRef(households.add(demo.staff("petra").firmId(), "Elsewhere", "1 Marram", LocalDate.now(),
+                "rings"), demo.staff("petra"));
+        changes.run(strangers, Stage.TUNE, () -> comings.say(strangers.id(), new ComingsAndGoings(HouseKind.SUBURB, Map.of(SourceKind.POST,
+                50.0)), 0));
+        changes.run(ref, Stage.TUNE,
+                () -> comings.say(ref.id(), new ComingsAndGoings(HouseKind.SUBURB, Map.of(SourceKind.CYCLIST, 3.0)), 0));
+        Document offered = week();
+        assertThat(offered.select(".rates tr:has(#rate-vehicle)").text()).contains("240", "115.38 by 2 houses");
+        assertThat(offered.select(".rates tr:has(#rate-post)").text()).as("of another firm").doesNotContain("house");
+        double before = rings(offered);
+        assertThat(send("week/comings/learned", "version", "1", "month", "6").getRedirectedUrl()).endsWith("month=6");
+        Document taken = week();
+        assertThat(taken.select("#rate-vehicle").val()).isEqualTo("115.38");
+        assertThat(taken.select("#rate-cyclist").val()).isEqualTo("3");
+        assertThat(rings(taken)).isLessThan(before);
+        assertThat(taken.text()).doesNotContain("In this firm");
+        assertThat(send("week/comings/learned", "version", "1").getStatus()).isEqualTo(409);
     }
 }

@@ -67,4 +67,18 @@ public final class Rates {
         }
         return hours;
     }
+
+    /**
+     * What a firm has learned of houses of one kind, with the ordinary rate as if it were one house more: rates are multiplied rather than
+     * added, so their logarithms are averaged.
+     *
+     * @param meanLog of the logarithms of what was said of its houses, events on a weekday
+     * @param houses of which something was said, 1 or more
+     */
+    public double learned(SourceKind kind, HouseKind house, double meanLog, int houses) {
+        Require.inRange("houses", houses, 1, 1_000_000);
+        Require.finite("mean of the logarithms", meanLog);
+        double usual = aWeekday(kind, house);
+        return Math.min(MOST_A_DAY, usual == 0 ? Math.exp(meanLog) : Math.exp((meanLog * houses + Math.log(usual)) / (houses + 1)));
+    }
 }
