@@ -1,10 +1,8 @@
 package roofnest.app.tune;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
@@ -17,7 +15,7 @@ import roofnest.core.lang.Numbers;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Place;
 import roofnest.core.plan.PlanPoint;
-import roofnest.core.promise.PromiseKey;
+import roofnest.core.promise.Standing;
 
 /**
  * The views of a camera that turns.
@@ -28,6 +26,8 @@ import roofnest.core.promise.PromiseKey;
 record ViewsView(String head, List<Row> rows, List<Kept> promises, List<String> arrivals, Optional<OnPlan> plan, String heading,
         String tilt) {
     private static final double RAY_SHARE = 0.9;
+    /** Fewer in a hundred are not worth a word. */
+    private static final double WORTH_SAYING = 0.5;
 
     record Row(long id, String name, String words, String share) {}
 
@@ -48,7 +48,7 @@ record ViewsView(String head, List<Row> rows, List<Kept> promises, List<String> 
                         + Numbers.fixed(views.get(i).tiltDeg(), 0) + "°, stays " + views.get(i).dwellS() + " s",
                 patrol.map(all -> Numbers.fixed(100 * all.views().get(i).share(), 0) + " % of the time").orElse(""))).toList(),
                 patrol.map(ViewsView::promises).orElse(List.of()),
-                patrol.map(all -> all.arrivals().stream().map(one -> arriving(one, plan.orElseThrow(), views.size())).toList())
+                patrol.map(all -> arrivals(all, plan.orElseThrow()))
                         .orElse(List.of()),
                 plan.map(house -> onPlan(house, camera, views)), Numbers.fixed(camera.pose().headingDeg(), 0),
                 String.valueOf(Math.round(camera.pose().tiltDeg())));
@@ -64,25 +64,20 @@ record ViewsView(String head, List<Row> rows, List<Kept> promises, List<String> 
     }
 
     private static List<Kept> promises(Patrol patrol) {
-        Map<PromiseKey, List<String>> standings = new LinkedHashMap<>();
-        Map<PromiseKey, Double> kept = new LinkedHashMap<>();
-        Map<PromiseKey, String> wordings = new LinkedHashMap<>();
-        for (Patrol.Seen seen : patrol.views()) {
-            for (Patrol.Kept each : seen.findings()) {
-                wordings.put(each.key(), each.wording());
-                standings.computeIfAbsent(each.key(), any -> new ArrayList<>()).add(each.finding().standing().word());
-                boolean holds = each.finding().standing().word().equals("kept") || each.finding().standing().word().equals("thin");
-                kept.merge(each.key(), holds ? seen.share() : 0, Double::sum);
-            }
-        }
-        return wordings.keySet().stream().map(key -> new Kept(wordings.get(key), standings.get(key), kept.get(key) == 0 ? "at no view"
-                : Numbers.fixed(100 * kept.get(key), 0) + " % of the time")).toList();
+        return patrol.promises().stream().map(each -> new Kept(each.wording(), each.standings().stream().map(Standing::word).toList(),
+                each.share() == 0 ? "never" : Numbers.fixed(100 * each.share(), 0) + " % of the time")).toList();
     }
 
-    private static String arriving(Patrol.Arriving one, HousePlan plan, int views) {
-        String place = plan.place(one.placeId()).map(Place::name).orElse(one.placeId());
-        return "Of 100 who come to the " + place + " somebody is told of " + Numbers.fixed(one.onRound(), 0)
-                + (views > 1 ? "; parked at “" + one.bestView() + "”, of " + Numbers.fixed(one.best(), 0) + "." : ".");
+    /** Of places where the round tells of fewer than the camera would that is parked best. */
+    private static List<String> arrivals(Patrol patrol, HousePlan plan) {
+        List<String> less = patrol.arrivals().stream().filter(one -> one.best() - one.onRound() >= WORTH_SAYING)
+                .map(one -> "Of 100 who come "
+                        + "to the " + plan.place(one.placeId()).map(Place::name).orElse(one.placeId()) + " somebody is told of "
+                        + Numbers.fixed(one.onRound(), 0) + "; parked at “" + one.bestView() + "”, of " + Numbers.fixed(one.best(), 0)
+                        + ".")
+                .toList();
+        return less.isEmpty() ? List.of(patrol.views().size() == 1 ? "It does not go round."
+                : "Going round it tells of as many as parked at any view.") : less;
     }
 
     private static OnPlan onPlan(HousePlan plan, Camera camera, List<Patrol.View> views) {

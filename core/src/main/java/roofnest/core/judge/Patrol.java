@@ -11,9 +11,9 @@ import java.util.stream.Collectors;
 import roofnest.core.alert.Does;
 import roofnest.core.alert.Mode;
 import roofnest.core.lang.Require;
-import roofnest.core.promise.Finding;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
+import roofnest.core.promise.Standing;
 import roofnest.core.view.CameraPose;
 import roofnest.core.week.WeekOutcome;
 
@@ -21,9 +21,10 @@ import roofnest.core.week.WeekOutcome;
  * A camera that turns by motor from one named view to the next: what is promised at each, what share of the time each is watched, and what
  * is missed while it looks elsewhere. Somebody who comes does so at any moment of its round.
  *
+ * @param promises of sight that it makes a difference to, each with how it stands at every view
  * @param arrivals by place
  */
-public record Patrol(List<Seen> views, double turningShare, List<Arriving> arrivals) {
+public record Patrol(List<Seen> views, double turningShare, List<Kept> promises, List<Arriving> arrivals) {
     /** From one view to the next it takes so long, and sees nothing of use meanwhile, seconds. */
     public static final double TURN_S = 4;
     public static final int MOST_VIEWS = 16;
@@ -46,10 +47,16 @@ public record Patrol(List<Seen> views, double turningShare, List<Arriving> arriv
         }
     }
 
-    /** @param share of the time that it looks there. @param findings of promises about what is seen, as long as it does */
-    public record Seen(View view, double share, List<Kept> findings) {}
+    /** @param share of the time that it looks there */
+    public record Seen(View view, double share) {}
 
-    public record Kept(PromiseKey key, String wording, Finding finding) {}
+    /**
+     * A promise that stands otherwise at one of the views than without the camera.
+     *
+     * @param standings at each view, in their order
+     * @param share of the time in which it is kept, be it thinly
+     */
+    public record Kept(PromiseKey key, String wording, List<Standing> standings, double share) {}
 
     /**
      * Of a hundred who arrive, of how many somebody is told.
@@ -65,13 +72,14 @@ public record Patrol(List<Seen> views, double turningShare, List<Arriving> arriv
         double turns = views.size() == 1 ? 0 : views.size() * TURN_S;
         double round = views.stream().mapToInt(View::dwellS).sum() + turns;
         List<Seen> seen = new ArrayList<>();
+        List<Judgement> judged = new ArrayList<>();
         Map<String, double[]> told = new HashMap<>();
         Map<String, String> bestOf = new HashMap<>();
         for (View view : views) {
             HouseholdFacts looking = facts.withCamera(view.of(camera));
             double share = view.dwellS() / round;
-            seen.add(new Seen(view, share, judge.again(looking).promises().stream().filter(judged -> ofSight(judged.promise()))
-                    .map(judged -> new Kept(judged.promise().key(), judged.wording(), judged.finding())).toList()));
+            seen.add(new Seen(view, share));
+            judged.add(judge.again(looking));
             arrivals(judge, looking).forEach((place, inHundred) -> {
                 double[] sums = told.computeIfAbsent(place, any -> new double[2]);
                 sums[0] += share * inHundred;
@@ -85,10 +93,33 @@ public record Patrol(List<Seen> views, double turningShare, List<Arriving> arriv
             arrivals(judge, facts.withAlerts(facts.alerts().withDoes(off(facts, camera)))).forEach((place, inHundred) -> told
                     .computeIfAbsent(place, any -> new double[2])[0] += turns / round * inHundred);
         }
-        return new Patrol(seen, turns / round, told.entrySet().stream().sorted(Map.Entry.comparingByKey())
-                .map(entry -> new Arriving(entry.getKey(), entry.getValue()[0], entry.getValue()[1],
-                        Optional.ofNullable(bestOf.get(entry.getKey())).orElse("")))
-                .toList());
+        Judgement without = judge.again(facts.withCameras(facts.cameras().stream().filter(each -> each.id() != camera.id()).toList()));
+        return new Patrol(seen, turns / round, promises(without, judged, seen, turns / round),
+                told.entrySet().stream().sorted(Map.Entry.comparingByKey())
+                        .map(entry -> new Arriving(entry.getKey(), entry.getValue()[0], entry.getValue()[1],
+                                Optional.ofNullable(bestOf.get(entry.getKey())).orElse("")))
+                        .toList());
+    }
+
+    private static List<Kept> promises(Judgement without, List<Judgement> at, List<Seen> seen, double turning) {
+        List<Kept> kept = new ArrayList<>();
+        for (Judged lone : without.promises().stream().filter(judged -> ofSight(judged.promise())).toList()) {
+            List<Standing> standings = at.stream().map(judgement -> judgement.promises().stream()
+                    .filter(judged -> judged.promise().key().equals(lone.promise().key())).findFirst().orElseThrow().finding().standing())
+                    .toList();
+            if (standings.stream().anyMatch(standing -> holds(standing) != holds(lone.finding().standing()))) {
+                double share = holds(lone.finding().standing()) ? turning : 0;
+                for (int i = 0; i < seen.size(); i++) {
+                    share += holds(standings.get(i)) ? seen.get(i).share() : 0;
+                }
+                kept.add(new Kept(lone.promise().key(), lone.wording(), standings, share));
+            }
+        }
+        return kept;
+    }
+
+    private static boolean holds(Standing standing) {
+        return standing == Standing.KEPT || standing == Standing.THIN;
     }
 
     private static boolean ofSight(Promise promise) {

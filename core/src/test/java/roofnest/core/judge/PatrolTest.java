@@ -11,6 +11,7 @@ import java.util.Set;
 
 import org.junit.jupiter.api.Test;
 
+import roofnest.core.plan.Area;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Place;
 import roofnest.core.plan.PlanPoint;
@@ -55,17 +56,31 @@ class PatrolTest {
         return HouseholdJudge.of(facts).patrol(facts, turn(), List.of(views)).orElseThrow();
     }
 
-    private static Standing standing(Patrol.Seen seen, Promise promise) {
-        return seen.findings().stream().filter(kept -> kept.key().equals(promise.key())).findFirst().orElseThrow().finding().standing();
+    private static Patrol.Kept kept(Patrol patrol, Promise promise) {
+        return patrol.promises().stream().filter(kept -> kept.key().equals(promise.key())).findFirst().orElseThrow();
     }
 
     @Test
     void eachViewKeepsItsOwnPromises() {
         Patrol round = patrol(LOOKS_NORTH, LOOKS_SOUTH);
-        assertThat(standing(round.views().get(0), NORTH)).isEqualTo(Standing.KEPT);
-        assertThat(standing(round.views().get(0), SOUTH)).isEqualTo(Standing.BROKEN);
-        assertThat(standing(round.views().get(1), SOUTH)).isEqualTo(Standing.KEPT);
-        assertThat(standing(round.views().get(1), NORTH)).isEqualTo(Standing.BROKEN);
+        assertThat(kept(round, NORTH).standings()).containsExactly(Standing.KEPT, Standing.BROKEN);
+        assertThat(kept(round, SOUTH).standings()).containsExactly(Standing.BROKEN, Standing.KEPT);
+        assertThat(kept(round, NORTH).share()).isEqualTo(30 / 68.0);
+    }
+
+    /** What another camera keeps anyway is none of its doing, and what it shows though it must not is. */
+    @Test
+    void aPromiseToWhichItMakesNoDifferenceIsNotTold() {
+        HousePlan next = YARD.withAreas(List.of(new Area("next", "next door", Area.Kind.NEIGHBOUR, List.of(new PlanPoint(-6, -7),
+                new PlanPoint(6, -7), new PlanPoint(6, -12), new PlanPoint(-6, -12)))));
+        Promise never = new Promise.NeverShows(PromiseKey.written(3), "next");
+        Camera other = new Camera(8, "Other", Judging.model("dunmark-post"), new CameraPose(3, 0, 2.6, 323, 15), Set.of(),
+                Camera.Settings.DEFAULT, true, true, true, Optional.empty());
+        HouseholdFacts facts = Judging.facts(next, List.of(NORTH, SOUTH, never), turn(), other);
+        Patrol round = HouseholdJudge.of(facts).patrol(facts, turn(), List.of(LOOKS_NORTH, LOOKS_SOUTH)).orElseThrow();
+        assertThat(round.promises()).extracting(Patrol.Kept::key).containsExactlyInAnyOrder(SOUTH.key(), never.key());
+        assertThat(kept(round, never).standings()).containsExactly(Standing.KEPT, Standing.BROKEN);
+        assertThat(kept(round, never).share()).isCloseTo(38 / 68.0, within(1e-9));
     }
 
     @Test
