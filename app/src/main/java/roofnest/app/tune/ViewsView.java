@@ -2,11 +2,11 @@ package roofnest.app.tune;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
 import roofnest.app.drawing.PlanDrawing;
+import roofnest.app.drawing.Svg;
 import roofnest.app.household.Frame;
 import roofnest.app.records.CameraViewRepository;
 import roofnest.core.judge.Camera;
@@ -15,7 +15,10 @@ import roofnest.core.lang.Numbers;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Place;
 import roofnest.core.plan.PlanPoint;
+import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Standing;
+import roofnest.core.view.Footprint;
+import roofnest.core.view.Vision;
 
 /**
  * The views of a camera that turns.
@@ -25,7 +28,7 @@ import roofnest.core.promise.Standing;
  */
 record ViewsView(String head, List<Row> rows, List<Kept> promises, List<String> arrivals, Optional<OnPlan> plan, String heading,
         String tilt) {
-    private static final double RAY_SHARE = 0.9;
+    private static final double NUMBER_SHARE = 0.6;
     /** Fewer in a hundred are not worth a word. */
     private static final double WORTH_SAYING = 0.5;
 
@@ -34,7 +37,7 @@ record ViewsView(String head, List<Row> rows, List<Kept> promises, List<String> 
     /** @param standings at each view, in their order */
     record Kept(String wording, List<String> standings, String verdict) {}
 
-    /** @param wedges where each view looks, as paths */
+    /** @param wedges what each view shows, as paths */
     record OnPlan(PlanDrawing drawing, List<Wedge> wedges, double x, double y) {}
 
     record Wedge(String path, String number, double x, double y) {}
@@ -50,7 +53,7 @@ record ViewsView(String head, List<Row> rows, List<Kept> promises, List<String> 
                 patrol.map(ViewsView::promises).orElse(List.of()),
                 patrol.map(all -> arrivals(all, plan.orElseThrow()))
                         .orElse(List.of()),
-                plan.map(house -> onPlan(house, camera, views)), Numbers.fixed(camera.pose().headingDeg(), 0),
+                plan.map(house -> onPlan(frame, house, camera, views)), Numbers.fixed(camera.pose().headingDeg(), 0),
                 String.valueOf(Math.round(camera.pose().tiltDeg())));
     }
 
@@ -80,21 +83,18 @@ record ViewsView(String head, List<Row> rows, List<Kept> promises, List<String> 
                 : "Going round it tells of as many as parked at any view.") : less;
     }
 
-    private static OnPlan onPlan(HousePlan plan, Camera camera, List<Patrol.View> views) {
-        double reach = camera.model().motion().rangeM() * RAY_SHARE;
+    /** The ground on which somebody is made out from each view, by day. */
+    private static OnPlan onPlan(Frame frame, HousePlan plan, Camera camera, List<Patrol.View> views) {
+        double reach = camera.model().motion().rangeM();
         PlanPoint at = camera.pose().onPlan();
         double[] box = {at.xM() - reach - 2, at.yM() - reach - 2, at.xM() + reach + 2, at.yM() + reach + 2};
-        double half = camera.model().lens().hfovDeg() / 2;
         List<Wedge> wedges = new ArrayList<>();
         for (Patrol.View view : views) {
-            PlanPoint left = at.towards(view.headingDeg() - half, reach);
-            PlanPoint right = at.towards(view.headingDeg() + half, reach);
-            PlanPoint middle = at.towards(view.headingDeg(), reach * RAY_SHARE);
-            wedges.add(new Wedge(
-                    String.format(Locale.ROOT, "M%.2f %.2fL%.2f %.2fA%.2f %.2f 0 %d 1 %.2f %.2fZ", at.xM(), -at.yM(), left.xM(),
-                            -left.yM(), reach, reach, half > 90 ? 1 : 0, right.xM(), -right.yM()),
-                    String.valueOf(wedges.size() + 1), middle.xM(),
-                    -middle.yM()));
+            Camera looking = view.of(camera);
+            PlanPoint middle = at.towards(view.headingDeg(), reach * NUMBER_SHARE);
+            String seen = frame.judge().house().map(house -> Svg.area(new Footprint(new Vision(house.eye(camera.model().lens(),
+                    looking.pose()), camera.model().mask(), camera.masked())).seen(DetailLevel.DETECT, false))).orElse("");
+            wedges.add(new Wedge(seen, String.valueOf(wedges.size() + 1), middle.xM(), -middle.yM()));
         }
         return new OnPlan(PlanDrawing.of(plan, plan.storeys().get(0), box), wedges, at.xM(), -at.yM());
     }
