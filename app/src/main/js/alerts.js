@@ -102,6 +102,9 @@ function startPainting() {
   ["pointerup", "pointercancel"].forEach((name) => document.addEventListener(name, () => {
     stroke = null;
   }));
+  table.addEventListener("focusin", (event) => {
+    at = Number(event.target.closest("button.hour")?.dataset.hour ?? at);
+  });
   table.addEventListener("keydown", (event) => {
     const steps = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: HOURS_A_DAY, ArrowUp: -HOURS_A_DAY };
     if (event.key in steps) {
