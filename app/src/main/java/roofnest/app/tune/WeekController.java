@@ -31,6 +31,7 @@ import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.Says;
+import roofnest.core.alert.AlertPlan;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.ComingsAndGoings;
 import roofnest.core.promise.Stage;
@@ -123,7 +124,7 @@ class WeekController {
             form.fault("fromDay", "Those days are not over yet.");
         }
         return form.save(() -> changes.run(ref, Stage.TUNE, () -> counts.keep(ref.id(), camera, from, days, clips, wanted,
-                judged.of(ref.id()).camera(camera).camera().watchMark(), ref.by())))
+                mark(ref, camera), ref.by())))
                         ? back(ref, form) : page(ref, form, model);
     }
 
@@ -137,7 +138,7 @@ class WeekController {
         boolean kept = form.bring("events", () -> {
             EventList list = EventLists.read(events, record.camera().name(), now, clock.getZone(), order);
             changes.run(ref, Stage.TUNE, () -> counts.keep(ref.id(), record.id(), list.from(), list.days(), list.clips(),
-                    OptionalInt.empty(), judged.of(ref.id()).camera(record.id()).camera().watchMark(), ref.by()));
+                    OptionalInt.empty(), mark(ref, record.id()), ref.by()));
         });
         return kept ? back(ref, form) : page(ref, form, model);
     }
@@ -165,11 +166,17 @@ class WeekController {
             IntFunction<WeekOutcome.OfCamera> ofMonth
                     = month -> months.computeIfAbsent(month, any -> weeks.ofCamera(now.facts(), now.judge(), any, camera)
                             .orElseThrow(NoSuchPage::new));
-            Counted nothing = CountedView.nothing(now(of(counts.of(ref.id()), camera), now.camera(camera)), ofMonth)
+            Counted nothing = CountedView.nothing(now(of(counts.of(ref.id()), camera), now.camera(camera), now.facts().alerts()), ofMonth)
                     .orElseThrow(() -> new Conflict("Somebody took out what was counted meanwhile."));
             comings.say(ref.id(), CountedView.bent(now.facts().comings(), rates, ofMonth.apply(now.facts().today().getMonthValue()),
                     nothing), version);
         })) ? back(ref, form) : page(ref, form, model);
+    }
+
+    /** How a camera hangs and is set now. */
+    private String mark(HouseholdRef ref, long camera) {
+        JudgedHousehold now = judged.of(ref.id());
+        return now.camera(camera).camera().watchMark(now.facts().alerts());
     }
 
     private static List<CountedWeekRepository.Row> of(List<CountedWeekRepository.Row> all, long camera) {
@@ -177,8 +184,9 @@ class WeekController {
     }
 
     /** Counts under which the camera hung and was set as it is now: no others tell anything of it. */
-    private static List<CountedWeekRepository.Row> now(List<CountedWeekRepository.Row> all, CameraRepository.Record record) {
-        return all.stream().filter(row -> row.mark().equals(record.camera().watchMark())).toList();
+    private static List<CountedWeekRepository.Row> now(List<CountedWeekRepository.Row> all, CameraRepository.Record record,
+            AlertPlan alerts) {
+        return all.stream().filter(row -> row.mark().equals(record.camera().watchMark(alerts))).toList();
     }
 
     private List<CountedView> counted(HouseholdRef ref, Frame frame, WeeksKept.Drawn drawn) {
@@ -186,7 +194,7 @@ class WeekController {
         return drawn.outcome().cameras().stream().map(week -> {
             List<CountedWeekRepository.Row> rows = of(all, week.cameraId());
             CameraRepository.Record record = frame.judged().camera(week.cameraId());
-            return CountedView.of(week, rows, now(rows, record),
+            return CountedView.of(week, rows, now(rows, record, frame.facts().alerts()),
                     month -> weeks.ofCamera(frame.facts(), frame.judge(), month, week.cameraId()).orElseThrow(),
                     rows.isEmpty() ? Optional.empty() : weeks.quietest(frame.facts(), frame.judge(),
                             record.camera(), frame.facts().today().getMonthValue()));

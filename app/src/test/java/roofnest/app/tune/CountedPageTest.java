@@ -9,6 +9,8 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.Map;
+import java.util.List;
 import java.util.Set;
 
 import org.jsoup.Jsoup;
@@ -22,12 +24,17 @@ import org.springframework.test.web.servlet.MockMvc;
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
+import roofnest.app.records.AlertRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.CountedWeekRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.core.catalogue.AlertSpec;
+import roofnest.core.alert.AlertPlan;
+import roofnest.core.alert.Does;
+import roofnest.core.alert.Mode;
+import roofnest.core.alert.ModeWeek;
 import roofnest.core.judge.Camera;
 import roofnest.core.promise.Stage;
 import roofnest.core.view.CameraPose;
@@ -38,6 +45,7 @@ class CountedPageTest {
     @Autowired private Changes changes;
     @Autowired private HouseholdRepository households;
     @Autowired private CameraRepository cameras;
+    @Autowired private AlertRepository alerts;
     @Autowired private CountedWeekRepository counts;
     @Autowired private DemoPlaces demo;
     @Autowired private MockMvc mvc;
@@ -126,6 +134,16 @@ class CountedPageTest {
                 .doesNotContain("Reckoned");
         assertThat(otherwise.select("#real form[action$=/bend]")).isEmpty();
         assertThat(send("bend", "version", "0").getStatus()).isEqualTo(409);
+    }
+
+    @Test
+    void a_count_from_before_it_was_off_at_night_is_not_compared_either() throws Exception {
+        send("counted", "fromDay", daysAgo(8), "days", "7", "clips", "2500", "wanted", "90");
+        assertThat(week().select("#real").text()).contains("Reckoned").doesNotContain("it is not compared");
+        changes.run(ref, Stage.TUNE, () -> alerts.say(ref.id(), new AlertPlan(ModeWeek.USUAL.with(hour -> hour % 24 < 6, Mode.NIGHT),
+                Map.of(camera, Map.of(Mode.NIGHT, Does.OFF)), Map.of(), List.of()), 0));
+        assertThat(week().select("#real").text()).contains("it hung or was set otherwise then, so it is not compared")
+                .doesNotContain("Reckoned");
     }
 
     @Test

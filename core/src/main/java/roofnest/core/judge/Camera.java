@@ -6,7 +6,12 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 
+import roofnest.core.alert.AlertPlan;
+import roofnest.core.alert.DeviceRule;
+import roofnest.core.alert.Does;
+import roofnest.core.alert.ModeWeek;
 import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.MotionSpec;
@@ -218,6 +223,14 @@ public record Camera(
         return String.join("|", model.fullName(), pose.toString(), new TreeSet<>(masked).toString(), zones.toString(),
                 String.valueOf(set.sensitivity()), new TreeSet<>(set.kinds()).toString(), set.clipSeconds() + "/" + set.coolDownSeconds())
                 + setup.map(picture -> "|" + picture.light()).orElse("");
+    }
+
+    /** The same where it is off at some hours, or records because another notices something: that makes other clips as well. */
+    public String watchMark(AlertPlan alerts) {
+        String off = ModeWeek.said(alerts.hours(id, Does.OFF));
+        String rules = alerts.rules().stream().filter(rule -> rule.act() == DeviceRule.Act.RECORD && rule.thenCamera() == id)
+                .map(DeviceRule::toString).collect(Collectors.joining(" "));
+        return watchMark() + (off.isEmpty() ? "" : "|off " + off) + (rules.isEmpty() ? "" : "|" + rules);
     }
 
     /** All that its sensor depends on besides the house, as words: walks made under another mark say nothing of it now. */

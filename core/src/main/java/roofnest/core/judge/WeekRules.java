@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.IntPredicate;
 
+import roofnest.core.alert.AlertPlan;
 import roofnest.core.lang.Numbers;
 import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Finding;
@@ -54,7 +55,14 @@ final class WeekRules {
     static String basis(Hearing hearing) {
         return "in an ordinary week of " + Month.of(hearing.facts().today().getMonthValue()).getDisplayName(TextStyle.FULL, Locale.ENGLISH)
                 + (hearing.facts().comings().aWeekday().isEmpty() ? ", by rates good to a factor of two"
-                        : ", by what was said of this house");
+                        : ", by what was said of this house")
+                + asSet(hearing);
+    }
+
+    /** Said where phones and hours are not as they come: here they are set, and on the phones somebody has to. */
+    private static String asSet(Hearing hearing) {
+        AlertPlan plan = hearing.facts().alerts();
+        return plan.phones().isEmpty() && plan.does().isEmpty() ? "" : ", with phones and hours set as they stand at Tune";
     }
 
     static List<Remedy> quieter(Optional<WeekOutcome.OfCamera> loudest) {

@@ -13,6 +13,10 @@ import org.junit.jupiter.api.Test;
 
 import roofnest.core.Houses;
 import roofnest.core.catalogue.AlertSpec;
+import roofnest.core.alert.AlertPlan;
+import roofnest.core.alert.Does;
+import roofnest.core.alert.Mode;
+import roofnest.core.alert.ModeWeek;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Finding;
@@ -79,6 +83,26 @@ class WeekRulesTest {
         assertThat(Judging.finding(facts, KEY).measured().orElseThrow()).isCloseTo(weeks.arrivals().get(0).toldInHundred(), within(1e-9));
         assertThat(Judging.finding(facts, PromiseKey.written(2)).measured().orElseThrow()).isCloseTo(weeks.rings().high() / 7,
                 within(1e-9));
+    }
+
+    /** A camera that never rings rings for nothing, and tells of nobody. */
+    @Test
+    void hours_and_phones_are_in_what_is_promised_and_it_says_so() {
+        HouseholdFacts facts = Judging.facts(PLAN, List.of(AT_MOST), road());
+        AlertPlan silent = AlertPlan.USUAL.withDoes(Map.of(7L, Map.of(Mode.HOME, Does.RECORDS)));
+        for (Promise promise : List.of(AT_MOST, SILENT, NIGHT)) {
+            Finding finding = Judging.finding(Judging.facts(PLAN, List.of(promise), road()).withAlerts(silent), KEY);
+            assertThat(finding.standing()).as(finding.reason()).isEqualTo(Standing.KEPT);
+            assertThat(finding.measured()).hasValue(0);
+            assertThat(finding.reason()).contains("with phones and hours set as they stand at Tune");
+        }
+        assertThat(Judging.finding(Judging.facts(PLAN, List.of(TELLS), road()).withAlerts(silent), KEY).measured()).hasValue(0);
+        assertThat(Judging.finding(facts, KEY).reason()).doesNotContain("as they stand at Tune");
+        AlertPlan byNight = new AlertPlan(ModeWeek.USUAL.with(hour -> hour % 24 < 5, Mode.NIGHT), Map.of(7L, Map.of(Mode.NIGHT, Does.OFF)),
+                Map.of(), List.of());
+        assertThat(Judging.finding(Judging.facts(PLAN, List.of(NIGHT), road()).withAlerts(byNight), KEY).standing())
+                .isEqualTo(Standing.KEPT);
+        assertThat(Judging.finding(facts.withAlerts(byNight), KEY).standing()).isEqualTo(Standing.BROKEN);
     }
 
     @Test
