@@ -25,7 +25,7 @@ create table setting_tick (
   camera_id    bigint not null,
   household_id bigint not null,
   step         text not null check (length(step) between 1 and 30),
-  value        text not null check (length(value) between 1 and 4000),
+  value        text not null check (length(value) between 1 and 10000),
   set_by       text not null,
   set_at       timestamptz not null,
   primary key (camera_id, step),

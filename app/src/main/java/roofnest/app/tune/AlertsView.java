@@ -41,10 +41,11 @@ import roofnest.core.week.WeekOutcome;
  *
  * @param head in one sentence
  * @param circles of rules that set one another off, in words
+ * @param holiday what rings while the house is on holiday; empty where that is set as the week is
  * @param unknown cameras that nobody was given yet
  */
 record AlertsView(String head, String signs, int version, List<Day> days, List<Row> rows, List<OfPerson> people, List<Rule> rules,
-        List<String> circles, List<Delay> delays, String line, List<String> unknown, List<CameraOption> cameras,
+        List<String> circles, List<Delay> delays, String line, List<String> unknown, String holiday, List<CameraOption> cameras,
         List<AlertSpec.Kind> kinds) {
     private static final double LEAST_MBPS = 0.01;
     private static final String[] DAYS = {"Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"};
@@ -88,6 +89,7 @@ record AlertsView(String head, String signs, int version, List<Day> days, List<R
                         .map(circle -> circle(circle, facts.cameras())).toList(),
                 delays(facts, upMbps), line(upMbps, promised(facts)), facts.cameras().stream().filter(camera -> !Ears.given(facts, camera))
                         .map(Camera::name).toList(),
+                holiday(frame, plan),
                 facts.cameras().stream().map(camera -> new CameraOption(camera.id(), camera.name())).toList(),
                 Arrays.stream(AlertSpec.Kind.values()).filter(kind -> facts.cameras().stream()
                         .anyMatch(camera -> camera.model().alerts().kinds().stream().anyMatch(of -> of.kind() == kind))).toList());
@@ -102,6 +104,16 @@ record AlertsView(String head, String signs, int version, List<Day> days, List<R
         if (facts.access().people().stream().noneMatch(each -> each.id() == person)) {
             throw new NoSuchPage();
         }
+    }
+
+    private static String holiday(Frame frame, AlertPlan plan) {
+        if (plan.onHoliday().equals(plan) || frame.cameras().isEmpty()) {
+            return "";
+        }
+        Optional<WeekOutcome> week = frame.judge().weekOutcome(frame.facts().withAlerts(plan.onHoliday()));
+        return week.map(all -> "On holiday " + all.loudestPhone().map(phone -> "the phone that rings most would ring "
+                + Numbers.fixed(phone.rings().aDay(), 1) + " times a day, if as much goes on about the house as ever.")
+                .orElse("no phone would ring.")).orElse("");
     }
 
     private static String head(Optional<WeekOutcome> week) {

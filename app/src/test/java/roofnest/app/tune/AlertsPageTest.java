@@ -131,6 +131,19 @@ class AlertsPageTest {
     }
 
     @Test
+    void a_holiday_takes_the_place_of_the_week_and_is_reckoned_beside_it() throws Exception {
+        annIsGivenBoth();
+        assertThat(page().text()).doesNotContain("On holiday");
+        String[] home = does("OFF", "OFF");
+        home[1] = "0";
+        send("does", home);
+        Document page = page();
+        assertThat(rings(page)).isZero();
+        double holiday = Double.parseDouble(page.select(".alerts-head").text().replaceAll(".*would ring ([0-9.]+) times a day.*", "$1"));
+        assertThat(holiday).isGreaterThan(1);
+    }
+
+    @Test
     void what_somebody_else_set_meanwhile_is_not_set_over() throws Exception {
         send("week", "signs", week("a", "n"), "version", "0");
         MockHttpServletResponse late = send("week", "signs", week("h", "a"), "version", "0");

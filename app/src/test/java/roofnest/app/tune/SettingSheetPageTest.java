@@ -27,6 +27,7 @@ import roofnest.core.catalogue.PictureSpec;
 import roofnest.core.judge.Camera;
 import roofnest.core.promise.Stage;
 import roofnest.core.view.CameraPose;
+import roofnest.core.view.MaskCell;
 
 /** The sheet says what is to be set and what somebody set; walks bend the sensor as long as the camera hangs as it hung. */
 @AppTest
@@ -93,6 +94,20 @@ class SettingSheetPageTest {
         assertThat(page("/sheet").select("h1").text()).contains("0 of 14");
         assertThat(send("/sheet/clip/untick").getStatus()).isEqualTo(404);
         assertThat(send("/sheet/nothing/tick", "value", "x").getStatus()).isEqualTo(404);
+    }
+
+    /** Every cell of its grid: the longest thing that there is to set. */
+    @Test
+    void a_picture_that_is_black_altogether_is_ticked_as_well() throws Exception {
+        java.util.Set<MaskCell> all = new java.util.HashSet<>();
+        for (int cell = 0; cell < 240; cell++) {
+            all.add(new MaskCell(cell % 20, cell / 20));
+        }
+        changes.run(ref, Stage.TUNE, () -> cameras.mask(ref.id(), camera, all, cameras.get(ref.id(), camera).version()));
+        String value = page("/sheet").select("#step-mask [name=value]").val();
+        assertThat(value).startsWith("A1 B1").endsWith("T12");
+        assertThat(send("/sheet/mask/tick", "value", value).getRedirectedUrl()).endsWith("#step-mask");
+        assertThat(page("/sheet").select("#step-mask").text()).contains("set by Jory Penhale");
     }
 
     @Test

@@ -15,6 +15,7 @@ import roofnest.core.alert.ModeWeek;
 import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.MotionSpec;
+import roofnest.core.catalogue.PictureSpec;
 import roofnest.core.lang.Require;
 import roofnest.core.mount.SaidLead;
 import roofnest.core.mount.SpotLook;
@@ -191,12 +192,12 @@ public record Camera(
                 Optional.of(set), setup);
     }
 
-    /** With its picture set so: by night it sees by the light that was chosen, as far as its model has it. */
+    /** With its picture set so: by night it sees by the light that was chosen, or by the one it comes with where its model has no such. */
     public Camera withSetup(PictureSetup set) {
-        DeviceModel lit = model.nights().stream().filter(night -> night.light() == set.light()).findFirst().map(model::byNight)
-                .orElse(model);
-        return new Camera(id, name, lit, pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, hangs, look, lead,
-                watching, Optional.of(set));
+        PictureSpec.Night night = model.nights().stream().filter(each -> each.light() == set.light()).findFirst()
+                .orElseGet(() -> model.nights().get(0));
+        return new Camera(id, name, model.byNight(night), pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, hangs,
+                look, lead, watching, Optional.of(set.by(night.light())));
     }
 
     /** How its picture is set: as it comes, where nobody set it. */

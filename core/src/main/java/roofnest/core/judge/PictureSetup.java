@@ -20,4 +20,9 @@ public record PictureSetup(PictureSpec.Light light, boolean wideRange, boolean t
     public static PictureSetup usual(DeviceModel model) {
         return new PictureSetup(model.nights().get(0).light(), false, false, model.picture().sound(), true, model.picture().stamp(), false);
     }
+
+    /** The same by another light. */
+    PictureSetup by(PictureSpec.Light other) {
+        return new PictureSetup(other, wideRange, turned, sound, statusLight, stamp, listens);
+    }
 }

@@ -79,7 +79,9 @@ class PictureSetupTest {
     void aLightThatItsModelDoesNotHaveChangesNothing() {
         Camera post = new Camera(7, "Post", Judging.model("dunmark-post"), new CameraPose(0, 0, 2.6, 0, 12), Set.of(),
                 Camera.Settings.DEFAULT, true, true, true, Optional.empty());
-        assertThat(post.withSetup(set(PictureSpec.Light.SPOTLIGHT, false, false, true)).model()).isEqualTo(post.model());
+        Camera set = post.withSetup(set(PictureSpec.Light.SPOTLIGHT, false, false, true));
+        assertThat(set.model()).isEqualTo(post.model());
+        assertThat(set.pictureSetup().light()).isEqualTo(PictureSpec.Light.INFRARED);
     }
 
     @Test
