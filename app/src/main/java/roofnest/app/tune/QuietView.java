@@ -96,7 +96,9 @@ record QuietView(CameraRepository.Record record, String said, Graph graph, List<
                 : "";
         return new QuietView(record, found.all().size() + " settings that this model has, each over the same " + found.weeks()
                 + " weeks of " + month + "." + some + (frame.facts().comings().aWeekday().isEmpty()
-                        ? " Ordinary rates, good to a factor of two." : " Rates bent by what was said of this house."),
+                        ? " Ordinary rates, good to a factor of two." : " Rates bent by what was said of this house.")
+                + (frame.facts().alerts().phones().isEmpty() ? ""
+                        : " Every clip in hours in which it rings counts as a ring: what phones are set to is not in it."),
                 graph(found, mostRings, mostMissed), points, row(found.now(), camera, darkShare), bad,
                 picture(frame, camera, found), zones(found).isPresent(), heat(frame, camera, week), takeBack);
     }

@@ -91,8 +91,8 @@ record WeekView(String head, String said, List<Day> days, List<What> whats, List
         double came = outcome.arrivals().stream().mapToDouble(WeekOutcome.Arrivals::aWeek).sum();
         String rings = "In an ordinary week it rings " + times(outcome.rings().mean()) + (outcome.rings().mean() < 0.5 ? "."
                 : ", " + Numbers.fixed(nothing, 0) + " of them for nothing.");
-        return rings + (came == 0 ? "" : " It misses " + Numbers.fixed(outcome.missed().mean(), came < 20 ? 1 : 0) + " of "
-                + Numbers.fixed(came, came < 20 ? 1 : 0) + " who come.");
+        return rings + (came == 0 ? "" : " It does not tell of " + Numbers.fixed(outcome.missed().mean(), came < 20 ? 1 : 0)
+                + " of " + Numbers.fixed(came, came < 20 ? 1 : 0) + " who come.");
     }
 
     private static String said(Frame frame, WeekOutcome outcome, int month, boolean counted) {
