@@ -68,7 +68,7 @@ class CarriedSettings {
     /** What is set at one camera; null where nothing is. */
     HouseholdFile.CameraSettings out(long household, Camera camera) {
         List<HouseholdFile.Ticked> ticked = setups.all(household).stream().filter(tick -> tick.cameraId() == camera.id())
-                .map(tick -> new HouseholdFile.Ticked(tick.step(), tick.value(), tick.by(), tick.at())).toList();
+                .map(tick -> new HouseholdFile.Ticked(tick.step(), tick.value(), tick.by(), tick.at(), tick.joinedAt())).toList();
         List<HouseholdFile.SensorWalk> walked = walks.of(household).stream().filter(row -> row.cameraId() == camera.id()).map(row -> {
             SensorFit.Walked walk = row.walk();
             return new HouseholdFile.SensorWalk(walk.from().xM(), walk.from().yM(), walk.to().xM(), walk.to().yM(), walk.noticed(),
@@ -93,7 +93,8 @@ class CarriedSettings {
         Optional.ofNullable(in.picture())
                 .ifPresent(p -> setups.set(household, camera, new PictureSetup(PictureSpec.Light.valueOf(p.light()),
                         p.wideRange(), p.turned(), p.sound(), p.statusLight(), p.stamp(), p.listens())));
-        each(in.ticked()).forEach(t -> setups.put(household, new CameraSetupRepository.Tick(camera, t.step(), t.value(), t.by(), t.at())));
+        each(in.ticked()).forEach(t -> setups.put(household, new CameraSetupRepository.Tick(camera, t.step(), t.value(), t.by(), t.at(),
+                t.joinedAt())));
         each(in.walks()).forEach(w -> walks.put(household, new SensorWalkRepository.Row(0, camera, new SensorFit.Walked(
                 new PlanPoint(w.fromXM(), w.fromYM()), new PlanPoint(w.toXM(), w.toYM()), w.noticed(),
                 w.seconds() == null ? OptionalDouble.empty() : OptionalDouble.of(w.seconds()), w.airC(), w.dark()), w.mark(), w.by(),

@@ -81,7 +81,7 @@ record HouseholdFile(
             boolean listens) {}
 
     /** What somebody set at the camera itself. */
-    record Ticked(String step, String value, String by, OffsetDateTime at) {}
+    record Ticked(String step, String value, String by, OffsetDateTime at, OffsetDateTime joinedAt) {}
 
     /** A walk that was made before it, and how it hung and was set then. */
     record SensorWalk(double fromXM, double fromYM, double toXM, double toYM, boolean noticed, Double seconds, double airC, boolean dark,

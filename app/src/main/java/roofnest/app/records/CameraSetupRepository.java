@@ -2,6 +2,7 @@ package roofnest.app.records;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Types;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
@@ -38,8 +39,16 @@ public class CameraSetupRepository {
                 .param("status", set.statusLight()).param("stamp", set.stamp()).param("listens", set.listens()).update();
     }
 
-    /** @param value that was set there */
-    public record Tick(long cameraId, String step, String value, String by, OffsetDateTime at) {}
+    /**
+     * @param value that was set there
+     * @param joinedAt when the camera had joined the house then; null where it had not
+     */
+    public record Tick(long cameraId, String step, String value, String by, OffsetDateTime at, OffsetDateTime joinedAt) {
+        /** Whether the camera is still in the house as it joined then: reset or joined anew, it comes as it comes. */
+        public boolean holds(OffsetDateTime joinedNow) {
+            return joinedAt == null || joinedNow == null ? joinedAt == joinedNow : joinedAt.isEqual(joinedNow);
+        }
+    }
 
     /** Ticks of one camera, by step. */
     public Map<String, Tick> ticks(long householdId, long cameraId) {
@@ -52,19 +61,21 @@ public class CameraSetupRepository {
                 .param("household", householdId).query(CameraSetupRepository::tick).list();
     }
 
-    public void tick(long householdId, long cameraId, String step, String value, String by) {
-        put(householdId, new Tick(cameraId, step, value, by, OffsetDateTime.now(clock)));
+    /** @param joinedAt when the camera joined the house as it is in it now; null where it has not */
+    public void tick(long householdId, long cameraId, String step, String value, String by, OffsetDateTime joinedAt) {
+        put(householdId, new Tick(cameraId, step, value, by, OffsetDateTime.now(clock), joinedAt));
     }
 
     /** As it was kept elsewhere. */
     public void put(long householdId, Tick tick) {
         jdbc.sql("""
-            insert into setting_tick (camera_id, household_id, step, value, set_by, set_at)
-            values (:camera, :household, :step, :value, :by, :at)
+            insert into setting_tick (camera_id, household_id, step, value, set_by, set_at, joined_at)
+            values (:camera, :household, :step, :value, :by, :at, :joined)
             on conflict (camera_id, step) do update
-            set value = excluded.value, set_by = excluded.set_by, set_at = excluded.set_at
+            set value = excluded.value, set_by = excluded.set_by, set_at = excluded.set_at, joined_at = excluded.joined_at
             """).param("camera", tick.cameraId()).param("household", householdId).param("step", tick.step())
-                .param("value", tick.value()).param("by", tick.by()).param("at", tick.at()).update();
+                .param("value", tick.value()).param("by", tick.by()).param("at", tick.at())
+                .param("joined", tick.joinedAt(), Types.TIMESTAMP_WITH_TIMEZONE).update();
     }
 
     /** Takes a tick back. @return whether there was one */
@@ -75,6 +86,6 @@ public class CameraSetupRepository {
 
     private static Tick tick(ResultSet row, int n) throws SQLException {
         return new Tick(row.getLong("camera_id"), row.getString("step"), row.getString("value"), row.getString("set_by"),
-                row.getObject("set_at", OffsetDateTime.class));
+                row.getObject("set_at", OffsetDateTime.class), row.getObject("joined_at", OffsetDateTime.class));
     }
 }

@@ -92,7 +92,7 @@ class SettingSheetController {
             if (!asked.value().equals(form.raw("value"))) {
                 throw new Conflict("It is to be set to something else now: " + asked.value() + ".");
             }
-            setups.tick(ref.id(), cameraId, step, asked.value(), ref.by());
+            setups.tick(ref.id(), cameraId, step, asked.value(), ref.by(), now.camera(cameraId).joinedAt());
         })) ? back(ref, cameraId, "#step-" + step) : page(ref, cameraId, form, model);
     }
 
@@ -132,7 +132,7 @@ class SettingSheetController {
         model.addAttribute("form", form);
         model.addAttribute("record", record);
         model.addAttribute("cameras", frame.cameras());
-        model.addAttribute("sheet", SheetView.of(frame, record.camera(), lookingAt(ref, cameraId), setups.ticks(ref.id(), cameraId)));
+        model.addAttribute("sheet", SheetView.of(frame, record, lookingAt(ref, cameraId), setups.ticks(ref.id(), cameraId)));
         return "setting-sheet";
     }
 }

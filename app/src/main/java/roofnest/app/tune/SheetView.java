@@ -1,5 +1,6 @@
 package roofnest.app.tune;
 
+import java.time.OffsetDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
@@ -8,6 +9,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 
 import roofnest.app.household.Frame;
+import roofnest.app.records.CameraRepository;
 import roofnest.app.records.CameraSetupRepository;
 import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.catalogue.PictureSpec;
@@ -40,9 +42,11 @@ record SheetView(String head, PictureSetup set, List<Choice> lights, boolean lis
      */
     record Line(String key, String what, String where, String value, String state, String said) {}
 
-    static SheetView of(Frame frame, Camera camera, List<Patrol.View> views, Map<String, CameraSetupRepository.Tick> ticks) {
+    static SheetView of(Frame frame, CameraRepository.Record record, List<Patrol.View> views,
+            Map<String, CameraSetupRepository.Tick> ticks) {
+        Camera camera = record.camera();
         List<Line> lines = SettingSheet.of(camera, frame.facts().alerts(), views).stream()
-                .map(step -> line(step, Optional.ofNullable(ticks.get(step.key())))).toList();
+                .map(step -> line(step, Optional.ofNullable(ticks.get(step.key())), record.joinedAt())).toList();
         long set = lines.stream().filter(line -> line.state().equals("set")).count();
         return new SheetView(set + " of " + lines.size() + " are set at the camera", camera.pictureSetup(), camera.model().nights().stream()
                 .map(night -> new Choice(night.light().name(), words(night), night.light() == camera.pictureSetup().light())).toList(),
@@ -66,11 +70,16 @@ record SheetView(String head, PictureSetup set, List<Choice> lights, boolean lis
                         cost.lost()));
     }
 
-    private static Line line(SettingSheet.Step step, Optional<CameraSetupRepository.Tick> tick) {
+    private static Line line(SettingSheet.Step step, Optional<CameraSetupRepository.Tick> tick, OffsetDateTime joinedAt) {
         if (tick.isEmpty()) {
             return new Line(step.key(), step.what(), step.where(), step.value(), "open", "");
         }
         String who = tick.get().by() + ", " + DAY.format(tick.get().at());
+        if (!tick.get().holds(joinedAt)) {
+            return new Line(step.key(), step.what(), step.where(), step.value(), "changed", "was set by " + who
+                    + (joinedAt == null ? ", before the camera left the network: set it anew once it has joined"
+                            : ", before the camera joined as it is now: look whether it still is"));
+        }
         return tick.get().value().equals(step.value())
                 ? new Line(step.key(), step.what(), step.where(), step.value(), "set", "set by " + who)
                 : new Line(step.key(), step.what(), step.where(), step.value(), "changed", "was set to " + tick.get().value() + " by " + who

@@ -251,7 +251,7 @@ class CarryTest {
         alerts.say(from.id(), plan, 0);
         setups.set(from.id(), eye.id(), new PictureSetup(PictureSpec.Light.AMBIENT, false, false, false, true, true, false));
         views.add(from.id(), eye.id(), new Patrol.View("gate", 40, 12, 30));
-        setups.tick(from.id(), eye.id(), "clip", "12 s", "Wynn Tarr");
+        setups.tick(from.id(), eye.id(), "clip", "12 s", "Wynn Tarr", eye.joinedAt());
         String sensingMark = cameras.get(from.id(), eye.id()).camera().sensingMark();
         walks.keep(from.id(), eye.id(), new SensorFit.Walked(new PlanPoint(1, -3), new PlanPoint(4, -3), true, OptionalDouble.of(2.5), 9,
                 false), sensingMark, "Wynn Tarr");

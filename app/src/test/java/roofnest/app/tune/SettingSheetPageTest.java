@@ -96,6 +96,20 @@ class SettingSheetPageTest {
         assertThat(send("/sheet/nothing/tick", "value", "x").getStatus()).isEqualTo(404);
     }
 
+    @Test
+    void a_tick_does_not_outlive_the_joining_that_it_was_made_in() throws Exception {
+        changes.run(ref, Stage.PAIR, () -> cameras.markJoined(ref.id(), camera));
+        send("/sheet/clip/tick", "value", "12 s");
+        assertThat(page("/sheet").select("#step-clip").text()).contains("set by Jory Penhale");
+        changes.run(ref, Stage.PAIR, () -> cameras.markApart(ref.id(), camera));
+        assertThat(page("/sheet").select("#step-clip").text()).contains("before the camera left the network");
+        assertThat(page("/sheet").select("h1").text()).contains("0 of 14");
+        changes.run(ref, Stage.PAIR, () -> cameras.markJoined(ref.id(), camera));
+        assertThat(page("/sheet").select("#step-clip").text()).contains("before the camera joined as it is now");
+        send("/sheet/clip/tick", "value", "12 s");
+        assertThat(page("/sheet").select("h1").text()).contains("1 of 14");
+    }
+
     /** Every cell of its grid: the longest thing that there is to set. */
     @Test
     void a_picture_that_is_black_altogether_is_ticked_as_well() throws Exception {
