@@ -98,11 +98,8 @@ export function startPicture({ plan, add, undoable }) {
   }
 
   function zones() {
-    return Array.from(document.querySelectorAll("[data-remove-zone]"), (button) => button.dataset.corners);
-  }
-
-  function corners4(said) {
-    return said.split(" ").map((pair) => pair.split(",").map(Number));
+    return Array.from(document.querySelectorAll("[data-remove-zone]"), (button) => ({ name: button.dataset.name,
+      corners: button.dataset.corners.split(" ").map((pair) => pair.split(",").map(Number)) }));
   }
 
   function corner(on, at, near) {
@@ -127,10 +124,11 @@ export function startPicture({ plan, add, undoable }) {
     const body = sheet === "picture"
       ? { corners: corners.map(({ x, y }) => [Math.min(1, Math.max(0, x / svg.width)), Math.min(1, Math.max(0, y / svg.height))]) }
       : { outline: corners.map(({ x, y }) => [x, y]) };
-    const before = zones().length;
+    const before = zones();
     choose("zone");
     add("zones", body);
-    undoable({ what: "the zone", back: () => add("zones", { remove: before, of: before + 1 }), again: () => add("zones", body) });
+    // What was drawn may be fitted to what the model has, so that all zones are put back as they were.
+    undoable({ what: "the zone", back: () => add("zones", { whole: before }), again: () => add("zones", body) });
   }
 
   hold.addEventListener("click", (event) => {
@@ -200,11 +198,10 @@ export function startPicture({ plan, add, undoable }) {
   document.addEventListener("click", (event) => {
     const button = event.target.closest("[data-remove-zone]");
     if (button) {
-      const of = zones().length;
-      const index = Number(button.dataset.removeZone);
-      const body = { corners: corners4(button.dataset.corners) };
-      add("zones", { remove: index, of });
-      undoable({ what: "taking the zone out", back: () => add("zones", body), again: () => add("zones", { remove: of - 1, of }) });
+      const before = zones();
+      const taken = { remove: Number(button.dataset.removeZone), of: before.length };
+      add("zones", taken);
+      undoable({ what: "taking the zone out", back: () => add("zones", { whole: before }), again: () => add("zones", taken) });
     }
   });
 }

@@ -24,18 +24,46 @@ function startWeek() {
   }
   const SVG = "http://www.w3.org/2000/svg";
   const DAY_S = 86400;
-  // A minute of the day in a twentieth of a second; what moves is shown at that pace but long enough to be seen.
-  const PACE = 1200;
+  // Seconds of the day in a second; what moves is shown long enough to be seen.
+  const pace = document.getElementById("pace");
   const LEAST_SEEN_MS = 1200;
   const px = Number(plan.dataset.px);
   const movers = document.getElementById("movers");
   const clock = document.getElementById("clock");
   const rows = [...table.querySelectorAll("tbody tr")].map((row) => ({ row, at: Number(row.dataset.at), track: row.dataset.track,
-    kind: row.dataset.kind }));
+    kind: row.dataset.kind, passes: row.dataset.passes }));
+  const pictures = [...document.querySelectorAll(".played-picture")].map((figure) => ({ over: figure.querySelector(".passing"),
+    tracks: new Map([...figure.querySelectorAll("[data-key]")].map((pass) => [pass.dataset.key, moments(pass.dataset.track)])) }));
   let playing = 0;
   let began = 0;
   let from = 0;
   let shown = 0;
+
+  // Feet, head and breadth at each moment; null where it is not seen.
+  function moments(track) {
+    return track.split(" ").map((moment) => (moment === "-" ? null : moment.split(",").map(Number)));
+  }
+
+  function place(line, track, share) {
+    const at = share * (track.length - 1);
+    const from = track[Math.floor(at)];
+    const to = track[Math.ceil(at)];
+    line.toggleAttribute("data-away", !from || !to);
+    if (from && to) {
+      const [x1, y1, x2, y2, breadth] = from.map((value, i) => value + (to[i] - value) * (at - Math.floor(at)));
+      Object.entries({ x1, y1, x2, y2, "stroke-width": breadth }).forEach(([name, value]) => line.setAttribute(name, String(value)));
+    }
+  }
+
+  // What passes goes through every picture that sees it, at the same pace as on the plan.
+  function pass(line) {
+    return pictures.filter((picture) => picture.tracks.has(line.passes)).map((picture) => {
+      const figure = document.createElementNS(SVG, "line");
+      figure.setAttribute("class", line.kind);
+      picture.over.append(figure);
+      return { figure, track: picture.tracks.get(line.passes) };
+    });
+  }
 
   function show(second) {
     const minutes = Math.floor(second / 60);
@@ -56,15 +84,18 @@ function startWeek() {
     dot.setAttribute("stroke-width", String(2 * px));
     movers.append(dot);
     const length = way.getTotalLength();
+    const seen = pass(line);
     const step = (time) => {
       const share = Math.min(1, (time - now) / LEAST_SEEN_MS);
       const at = way.getPointAtLength(share * length);
       dot.setAttribute("cx", String(at.x));
       dot.setAttribute("cy", String(at.y));
+      seen.forEach(({ figure, track }) => place(figure, track, share));
       if (share < 1 && playing) {
         requestAnimationFrame(step);
       } else {
         dot.remove();
+        seen.forEach(({ figure }) => figure.remove());
       }
     };
     requestAnimationFrame(step);
@@ -75,7 +106,7 @@ function startWeek() {
       return;
     }
     began = began || time;
-    const second = Math.min(DAY_S, from + (time - began) / 1000 * PACE);
+    const second = Math.min(DAY_S, from + (time - began) / 1000 * Number(pace.value));
     show(second);
     while (shown < rows.length && rows[shown].at <= second) {
       send(rows[shown], time);
@@ -95,6 +126,11 @@ function startWeek() {
     button.textContent = "Play the day";
   }
 
+  pace.addEventListener("change", () => {
+    const [hours, minutes] = (clock.textContent || "0:0").split(":").map(Number);
+    from = hours * 3600 + minutes * 60;
+    began = 0;
+  });
   button.addEventListener("click", () => {
     if (playing) {
       const [hours, minutes] = clock.textContent.split(":").map(Number);

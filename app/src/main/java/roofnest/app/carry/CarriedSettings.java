@@ -79,7 +79,7 @@ class CarriedSettings {
         HouseholdFile.Sensed sensed = motion.equals(models.get(camera.model().key()).motion()) ? null
                 : new HouseholdFile.Sensed(motion.rangeM(), motion.fanDeg(), motion.wakeSeconds(), camera.sensingMark());
         HouseholdFile.PictureSet picture = camera.setup().map(set -> new HouseholdFile.PictureSet(set.light().name(), set.wideRange(),
-                set.turned(), set.sound(), set.statusLight(), set.stamp(), set.listens())).orElse(null);
+                set.turned(), set.sound(), set.statusLight(), set.stamp(), set.listens(), set.widthPx())).orElse(null);
         List<HouseholdFile.NamedView> named = views.of(household, camera.id()).stream().map(row -> new HouseholdFile.NamedView(
                 row.view().name(), row.view().headingDeg(), row.view().tiltDeg(), row.view().dwellS())).toList();
         return named.isEmpty() && picture == null && ticked.isEmpty() && walked.isEmpty() && sensed == null ? null
@@ -92,7 +92,8 @@ class CarriedSettings {
         }
         Optional.ofNullable(in.picture())
                 .ifPresent(p -> setups.set(household, camera, new PictureSetup(PictureSpec.Light.valueOf(p.light()),
-                        p.wideRange(), p.turned(), p.sound(), p.statusLight(), p.stamp(), p.listens())));
+                        p.wideRange(), p.turned(), p.sound(), p.statusLight(), p.stamp(), p.listens(),
+                        p.widthPx() == null ? 0 : p.widthPx())));
         each(in.ticked()).forEach(t -> setups.put(household, new CameraSetupRepository.Tick(camera, t.step(), t.value(), t.by(), t.at(),
                 t.joinedAt())));
         each(in.walks()).forEach(w -> walks.put(household, new SensorWalkRepository.Row(0, camera, new SensorFit.Walked(

@@ -309,7 +309,8 @@ public class CarryIn {
             each(in.looks()).forEach(l -> books.leavings().carryIn(id, new LeavingRepository.Looked(people.get(l.person()),
                     seen.get(l.camera()), l.refused(), l.said(), l.at(), l.by())));
             each(in.counted()).forEach(c -> books.counted().put(id, new CountedWeekRepository.Row(0, seen.get(c.camera()), c.from(),
-                    c.days(), c.clips(), c.wanted() == null ? OptionalInt.empty() : OptionalInt.of(c.wanted()), c.mark(), c.by(), c.at())));
+                    c.days(), c.clips(), c.wanted() == null ? OptionalInt.empty() : OptionalInt.of(c.wanted()), kinds(c.kinds()),
+                    c.mark(), c.by(), c.at())));
             each(in.pictures()).forEach(picture -> shelves.get(picture.shelf()).put(id,
                     new PictureShelf.Picture(picture.about(), files.get(picture.file()))));
         });
@@ -434,9 +435,19 @@ public class CarryIn {
 
     private void comings(long id, HouseholdFile.Comings c) {
         if (c != null) {
-            books.comings().say(id, new ComingsAndGoings(HouseKind.valueOf(c.house()), c.aWeekday().entrySet().stream()
-                    .collect(Collectors.toMap(entry -> SourceKind.valueOf(entry.getKey()), Map.Entry::getValue))), 0);
+            books.comings().say(id, new ComingsAndGoings(HouseKind.valueOf(c.house()), byKind(c.aWeekday()),
+                    c.curves() == null ? Map.of() : byKind(c.curves())), 0);
         }
+    }
+
+    private static Map<AlertSpec.Kind, Integer> kinds(Map<String, Integer> named) {
+        return named == null ? Map.of()
+                : named.entrySet().stream().collect(Collectors.toMap(entry -> AlertSpec.Kind.valueOf(entry.getKey()),
+                        Map.Entry::getValue));
+    }
+
+    private static <V> Map<SourceKind, V> byKind(Map<String, V> named) {
+        return named.entrySet().stream().collect(Collectors.toMap(entry -> SourceKind.valueOf(entry.getKey()), Map.Entry::getValue));
     }
 
     /** A hub has to be joined again: its own password stayed where it was. */

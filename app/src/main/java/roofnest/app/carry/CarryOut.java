@@ -49,6 +49,7 @@ import roofnest.core.promise.Light;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
 import roofnest.core.view.MaskCell;
+import roofnest.core.week.SourceKind;
 
 /** Writes a household down as one document with its pictures beside it. Nothing of the sealed store is in it. */
 @Service
@@ -152,15 +153,20 @@ class CarryOut {
                         l.residentId(), l.cameraId(), l.refused(), l.said(), l.at(), l.by())).toList(),
                 climate(books.climates().of(id)), comings(books.comings().of(id)),
                 books.counted().of(id).stream().filter(c -> carried(carried, c.cameraId())).map(c -> new HouseholdFile.CountedDays(
-                        c.cameraId(), c.from(), c.days(), c.clips(), c.wanted().isPresent() ? c.wanted().getAsInt() : null, c.mark(),
+                        c.cameraId(), c.from(), c.days(), c.clips(), c.wanted().isPresent() ? c.wanted().getAsInt() : null,
+                        named(c.kinds()), c.mark(),
                         c.by(), c.at()))
                         .toList(),
                 books.settings().alertsOut(id), pictures);
     }
 
     private static HouseholdFile.Comings comings(ComingsRepository.Said said) {
-        return said.version() == 0 ? null : new HouseholdFile.Comings(said.comings().house().name(), said.comings().aWeekday().entrySet()
-                .stream().collect(Collectors.toMap(entry -> entry.getKey().name(), Map.Entry::getValue)));
+        return said.version() == 0 ? null : new HouseholdFile.Comings(said.comings().house().name(), named(said.comings().aWeekday()),
+                named(said.comings().curves()));
+    }
+
+    private static <K extends Enum<K>, V> Map<String, V> named(Map<K, V> byKind) {
+        return byKind.entrySet().stream().collect(Collectors.toMap(entry -> entry.getKey().name(), Map.Entry::getValue));
     }
 
     private static HouseholdFile.Climate climate(ClimateRepository.Set set) {

@@ -8,6 +8,7 @@ import java.util.Map;
 import tools.jackson.databind.JsonNode;
 
 import roofnest.core.view.CameraPose;
+import roofnest.core.week.DayCurve;
 
 /**
  * A household as one document ({@code docs/household.schema.json}). What refers to another part of it does so by the number
@@ -47,10 +48,11 @@ record HouseholdFile(
             Double upMbps, Double simGb) {}
 
     /** Clips of real days, as somebody counted them. */
-    record CountedDays(long camera, LocalDate from, int days, int clips, Integer wanted, String mark, String by, OffsetDateTime at) {}
+    record CountedDays(long camera, LocalDate from, int days, int clips, Integer wanted, Map<String, Integer> kinds, String mark,
+            String by, OffsetDateTime at) {}
 
     /** What goes on about the house; events on a weekday by kind of source. */
-    record Comings(String house, Map<String, Double> aWeekday) {}
+    record Comings(String house, Map<String, Double> aWeekday, Map<String, DayCurve> curves) {}
 
     record Thing(String name, int howMany) {}
 
@@ -78,7 +80,7 @@ record HouseholdFile(
 
     /** How its picture and sound are set. */
     record PictureSet(String light, boolean wideRange, boolean turned, boolean sound, boolean statusLight, boolean stamp,
-            boolean listens) {}
+            boolean listens, Integer widthPx) {}
 
     /** What somebody set at the camera itself. */
     record Ticked(String step, String value, String by, OffsetDateTime at, OffsetDateTime joinedAt) {}

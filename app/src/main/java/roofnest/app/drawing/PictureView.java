@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
+import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.LensSpec;
 import roofnest.core.judge.Camera;
@@ -28,10 +29,11 @@ import roofnest.core.view.Zone;
  * A camera's computed picture, as drawn.
  *
  * @param columns and {@code rows} of the mask grid; 0 when the model cannot mask
+ * @param zonesDrawn how its app draws zones, and how many; empty when it has none
  */
 public record PictureView(
         int width, int height, boolean night, List<Shape> shapes, List<FigureLabel> labels, List<Cell> masked, List<ZoneShape> zones,
-        int columns, int rows, String caption) {
+        int columns, int rows, String caption, String zonesDrawn) {
     private static final double LABEL_PX = 60;
     private static final double LETTER_SHARE = 0.52;
 
@@ -61,7 +63,17 @@ public record PictureView(
                 + (night ? " at night, its own light reaching " + Numbers.plain(lens.nightRangeM()) + " m" : "")
                 + " · " + lens.widthPx() + " × " + lens.heightPx() + " px · " + Numbers.plain(lens.hfovDeg()) + "°";
         return new PictureView(lens.widthPx(), lens.heightPx(), night, shapes, labels(watched, house.eye(lens, at.pose())), masked(at),
-                zones(at), model.mask().columns(), model.mask().rows(), caption);
+                zones(at), model.mask().columns(), model.mask().rows(), caption, zonesDrawn(model.alerts()));
+    }
+
+    private static String zonesDrawn(AlertSpec alerts) {
+        String many = alerts.zones() + (alerts.zones() == 1 ? " zone" : " zones") + " at most";
+        return alerts.zones() == 0 ? "" : switch (alerts.zoneShape()) {
+            case POLYGONS -> many + ", with corners of your own.";
+            case RECTANGLES -> many + ", as upright rectangles: what you draw is fitted to them.";
+            case CELLS -> "Zones of cells, " + alerts.zoneGrid().columns() + " across and " + alerts.zoneGrid().rows()
+                    + " down: those count whose middle lies in what you draw.";
+        };
     }
 
     /** The cells of its picture that are blacked out. */

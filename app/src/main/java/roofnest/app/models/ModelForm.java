@@ -52,14 +52,16 @@ final class ModelForm {
 
     private ModelForm() {}
 
-    enum Type { TEXT, TEXT_OR_LEFT_OUT, NUMBER, WHOLE, WHOLE_OR_LEFT_OUT, YES_NO, CHOICE, MANY, WORDS, WHOLES, HOLES, NIGHTS, MENU }
+    enum Type {
+        TEXT, TEXT_OR_LEFT_OUT, NUMBER, WHOLE, WHOLE_OR_LEFT_OUT, YES_NO, CHOICE, MANY, WORDS, WHOLES, HOLES, NIGHTS, MENU, SIZES, BELL
+    }
 
     /** @param choices what can be chosen, in the document's words and in ours; empty where it is typed */
     record Field(String pointer, String label, Type type, String hint, Map<String, String> choices) {
         /** Whether what goes in is longer than a figure. */
         public boolean isLong() {
             return type == Type.CHOICE || type == Type.TEXT && !pointer.equals("/key") || type == Type.WORDS || type == Type.HOLES
-                    || type == Type.NIGHTS || type == Type.MENU;
+                    || type == Type.NIGHTS || type == Type.MENU || type == Type.SIZES || type == Type.BELL;
         }
     }
 
@@ -85,6 +87,9 @@ final class ModelForm {
                         yesNo("/picture/wideRange", "Evens out low sun"), yesNo("/picture/turns", "Can turn its picture"),
                         yesNo("/picture/sound", "Records sound"), yesNo("/picture/statusLight", "Status light can be off"),
                         yesNo("/picture/stamp", "Day and time in the picture"),
+                        leftOut("/picture/sizes", "Picture sizes, px and Mbit/s", Type.SIZES,
+                                "as full 2560 3; middle 1920 1.8; the full one first; empty: only that"),
+                        leftOut("/picture/zoomMost", "Magnifies at most, times", Type.WHOLE_OR_LEFT_OUT, "empty: not at all"),
                         leftOut("/picture/menu", "Where its app sets it", Type.MENU,
                                 "as sensitivity: Motion, then Feel; clip: Clips; in its own order"))),
                 new Group("Radio and Wi-Fi", List.of(
@@ -118,6 +123,11 @@ final class ModelForm {
                         number("/motion/wakeSeconds", "Wakes in, s"), number("/motion/prerollSeconds", "Pre-roll, s"),
                         leftOut("/alerts/sensitivity", "Sensitivity steps", Type.WORDS, "the dullest first, with commas"),
                         whole("/alerts/zones", "Activity zones"),
+                        choice("/alerts/zoneShape", "Zones are drawn", choices(AlertSpec.ZoneShape.values())),
+                        leftOut("/alerts/zoneGrid/columns", "Cells across", Type.WHOLE_OR_LEFT_OUT, "only where zones are of cells"),
+                        leftOut("/alerts/zoneGrid/rows", "Cells down", Type.WHOLE_OR_LEFT_OUT, "only where zones are of cells"),
+                        leftOut("/alerts/bell", "As a bell", Type.BELL,
+                                "chimes, answers, signs of each, message: as hub phones 3 40 yes; empty: it is none"),
                         leftOut("/alerts/coolDownSeconds", "Cool-downs, s", Type.WHOLES, "the shortest first, with commas"),
                         yesNo("/alerts/endsEarly", "Clips end early"))),
                 new Group("Power", List.of(
@@ -165,15 +175,8 @@ final class ModelForm {
             JsonNode node = tree.at(field.pointer());
             if (field.type() == Type.MANY) {
                 node.forEach(item -> values.put(field.pointer() + "/" + item.asString(), "true"));
-            } else if (field.type() == Type.HOLES) {
-                List<String> holes = new ArrayList<>();
-                node.forEach(hole -> holes.add(plain(hole.get("xMm")) + " " + plain(hole.get("yMm"))));
-                values.put(field.pointer(), String.join("; ", holes));
-            } else if (field.type() == Type.NIGHTS || field.type() == Type.MENU) {
-                List<String> items = new ArrayList<>();
-                node.forEach(item -> items.add(field.type() == Type.MENU ? item.get("sets").asString() + ": " + item.get("where").asString()
-                        : item.get("light").asString() + " " + plain(item.get("rangeM")) + " " + plain(item.get("lightMa"))));
-                values.put(field.pointer(), String.join("; ", items));
+            } else if (ModelItems.TYPES.contains(field.type())) {
+                values.put(field.pointer(), ModelItems.typed(field.type(), node));
             } else if (node.isArray()) {
                 List<String> items = new ArrayList<>();
                 node.forEach(item -> items.add(item.asString()));
@@ -195,7 +198,7 @@ final class ModelForm {
         return values;
     }
 
-    private static String plain(JsonNode node) {
+    static String plain(JsonNode node) {
         return node.isNumber() ? node.decimalValue().stripTrailingZeros().toPlainString() : node.asString();
     }
 
@@ -304,9 +307,7 @@ final class ModelForm {
                 field.choices().keySet().stream().filter(choice -> form.has(field.pointer() + "/" + choice)).forEach(chosen::add);
                 yield Optional.of(chosen);
             }
-            case HOLES -> typed.isEmpty() ? Optional.empty() : Optional.of(holes(typed));
-            case NIGHTS -> typed.isEmpty() ? Optional.empty() : Optional.of(nights(typed));
-            case MENU -> typed.isEmpty() ? Optional.empty() : Optional.of(menu(typed));
+            case HOLES, NIGHTS, MENU, SIZES, BELL -> typed.isEmpty() ? Optional.empty() : Optional.of(ModelItems.read(field.type(), typed));
             case WORDS, WHOLES -> {
                 ArrayNode items = NODES.arrayNode();
                 Arrays.stream(typed.split(",")).map(String::strip).filter(item -> !item.isEmpty())
@@ -316,44 +317,7 @@ final class ModelForm {
         };
     }
 
-    private static ArrayNode nights(String typed) {
-        ArrayNode nights = NODES.arrayNode();
-        items(typed).forEach(night -> {
-            String[] parts = night.split(" +", 3);
-            ObjectNode one = nights.addObject().put("light", parts[0]);
-            one.set("rangeM", number(parts.length > 1 ? parts[1] : ""));
-            one.set("lightMa", number(parts.length > 2 ? parts[2] : ""));
-        });
-        return nights;
-    }
-
-    private static ArrayNode menu(String typed) {
-        ArrayNode menu = NODES.arrayNode();
-        items(typed).forEach(item -> {
-            String[] parts = item.split(":", 2);
-            menu.addObject().put("sets", parts[0].strip()).put("where", parts.length > 1 ? parts[1].strip() : "");
-        });
-        return menu;
-    }
-
-    private static List<String> items(String typed) {
-        return Arrays.stream(typed.split(";")).map(String::strip).filter(item -> !item.isEmpty()).toList();
-    }
-
-    private static ArrayNode holes(String typed) {
-        ArrayNode holes = NODES.arrayNode();
-        Arrays.stream(typed.split(";")).map(String::strip).filter(hole -> !hole.isEmpty()).forEach(hole -> {
-            String[] figures = hole.split(" +", 2);
-            ObjectNode one = holes.addObject();
-            one.set("xMm", number(figures[0]));
-            if (figures.length > 1) {
-                one.set("yMm", number(figures[1]));
-            }
-        });
-        return holes;
-    }
-
-    private static JsonNode number(String typed) {
+    static JsonNode number(String typed) {
         String plain = typed.strip().replace(',', '.');
         return PLAIN_NUMBER.matcher(plain).matches() ? NODES.numberNode(new BigDecimal(plain)) : NODES.stringNode(typed);
     }

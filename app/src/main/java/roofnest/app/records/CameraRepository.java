@@ -30,6 +30,7 @@ import roofnest.app.models.Models;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.StaleEdit;
+import roofnest.core.alert.QuietHours;
 import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.catalogue.MotionSpec;
 import roofnest.core.catalogue.PictureSpec;
@@ -355,22 +356,29 @@ public class CameraRepository implements Archive {
     }
 
     /** How a camera was set before other settings were taken for it. */
-    private record SetBefore(int clipSeconds, int coolDownSeconds, Integer sensitivity, List<String> kinds, JsonNode zones) {}
+    private record SetBefore(int clipSeconds, int coolDownSeconds, Integer sensitivity, List<String> kinds, JsonNode zones,
+            QuietHours silent, QuietHours silentTaken) {}
+
+    /** Hours in which a camera rang nobody before settings were taken for it, and those that came with them. */
+    public record Silence(Optional<QuietHours> before, Optional<QuietHours> taken) {}
 
     /**
      * Takes settings for a camera, and keeps those that it had, if nobody saved it since {@code version}.
      *
      * @param zones its zones from now on
+     * @param silence kept beside them, to be taken back with them
      */
-    public void take(long householdId, long id, WatchSetting setting, List<Zone> zones, int version) {
+    public void take(long householdId, long id, WatchSetting setting, List<Zone> zones, Silence silence, int version) {
         int rows = jdbc.sql("""
             update camera
             set set_before = jsonb_build_object('clipSeconds', clip_seconds, 'coolDownSeconds', cool_down_seconds,
-                  'sensitivity', sensitivity, 'kinds', to_jsonb(kinds), 'zones', zones),
+                  'sensitivity', sensitivity, 'kinds', to_jsonb(kinds), 'zones', zones, 'silent', :silent::jsonb,
+                  'silentTaken', :taken::jsonb),
                 clip_seconds = :clip, cool_down_seconds = :coolDown, sensitivity = :sensitivity, kinds = :kinds,
                 zones = :zones::jsonb, version = version + 1
             where household_id = :householdId and id = :id and version = :version
             """).param("clip", setting.clipSeconds()).param("coolDown", setting.coolDownSeconds())
+                .param("silent", json.writeValueAsString(silence.before())).param("taken", json.writeValueAsString(silence.taken()))
                 .param("sensitivity", setting.sensitivity())
                 .param("kinds", setting.kinds().stream().map(Enum::name).sorted().toArray(String[]::new))
                 .param("zones", json.writeValueAsString(zones)).param("householdId", householdId).param("id", id)
@@ -386,8 +394,12 @@ public class CameraRepository implements Archive {
                 .param("householdId", householdId).param("id", id).query(Boolean.class).optional().orElse(false);
     }
 
-    /** Sets a camera as it was before settings were taken for it, if nobody saved it since {@code version}. */
-    public void takeBack(long householdId, long id, int version) {
+    /**
+     * Sets a camera as it was before settings were taken for it, if nobody saved it since {@code version}.
+     *
+     * @return the hours in which it rang nobody before that, for whoever keeps them
+     */
+    public Silence takeBack(long householdId, long id, int version) {
         SetBefore before = jdbc.sql("select set_before from camera where household_id = :householdId and id = :id and version = :version")
                 .param("householdId", householdId).param("id", id).param("version", version)
                 .query((row, n) -> row.getString("set_before") == null ? null
@@ -402,6 +414,7 @@ public class CameraRepository implements Archive {
                 .param("sensitivity", before.sensitivity(), Types.INTEGER)
                 .param("kinds", before.kinds() == null ? null : before.kinds().toArray(String[]::new), Types.ARRAY)
                 .param("zones", before.zones().toString()).param("householdId", householdId).param("id", id).update();
+        return new Silence(Optional.ofNullable(before.silent()), Optional.ofNullable(before.silentTaken()));
     }
 
     public void markJoined(long householdId, long id) {
@@ -623,9 +636,9 @@ public class CameraRepository implements Archive {
     /** As its table names it. */
     @JsonIgnoreProperties(ignoreUnknown = true)
     private record SetupRow(String light, @JsonProperty("wide_range") boolean wideRange, boolean turned, boolean sound,
-            @JsonProperty("status_light") boolean statusLight, boolean stamp, boolean listens) {
+            @JsonProperty("status_light") boolean statusLight, boolean stamp, boolean listens, @JsonProperty("width_px") int widthPx) {
         private PictureSetup setup() {
-            return new PictureSetup(PictureSpec.Light.valueOf(light), wideRange, turned, sound, statusLight, stamp, listens);
+            return new PictureSetup(PictureSpec.Light.valueOf(light), wideRange, turned, sound, statusLight, stamp, listens, widthPx);
         }
     }
 

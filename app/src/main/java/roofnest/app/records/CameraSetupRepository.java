@@ -29,14 +29,17 @@ public class CameraSetupRepository {
     /** The caller counts the change at the camera, by the version that the page was opened at. */
     public void set(long householdId, long cameraId, PictureSetup set) {
         jdbc.sql("""
-            insert into camera_setup (camera_id, household_id, light, wide_range, turned, sound, status_light, stamp, listens)
-            values (:camera, :household, :light, :wide, :turned, :sound, :status, :stamp, :listens)
+            insert into camera_setup (camera_id, household_id, light, wide_range, turned, sound, status_light, stamp, listens,
+              width_px)
+            values (:camera, :household, :light, :wide, :turned, :sound, :status, :stamp, :listens, :width)
             on conflict (camera_id) do update
             set light = excluded.light, wide_range = excluded.wide_range, turned = excluded.turned, sound = excluded.sound,
-                status_light = excluded.status_light, stamp = excluded.stamp, listens = excluded.listens
+                status_light = excluded.status_light, stamp = excluded.stamp, listens = excluded.listens,
+                width_px = excluded.width_px
             """).param("camera", cameraId).param("household", householdId).param("light", set.light().name())
                 .param("wide", set.wideRange()).param("turned", set.turned()).param("sound", set.sound())
-                .param("status", set.statusLight()).param("stamp", set.stamp()).param("listens", set.listens()).update();
+                .param("status", set.statusLight()).param("stamp", set.stamp()).param("listens", set.listens())
+                .param("width", set.widthPx()).update();
     }
 
     /**

@@ -10,6 +10,7 @@ import org.springframework.stereotype.Repository;
 
 import roofnest.app.web.StaleEdit;
 import roofnest.core.judge.ComingsAndGoings;
+import roofnest.core.week.DayCurve;
 import roofnest.core.week.HouseKind;
 import roofnest.core.week.SourceKind;
 import tools.jackson.core.type.TypeReference;
@@ -32,20 +33,21 @@ public class ComingsRepository {
     }
 
     public Said of(long householdId) {
-        return jdbc.sql("select house_kind, rates, version from house_comings where household_id = :id").param("id", householdId)
+        return jdbc.sql("select house_kind, rates, curves, version from house_comings where household_id = :id").param("id", householdId)
                 .query(this::row).optional().orElse(Said.NOTHING);
     }
 
     /** @throws StaleEdit when somebody else was quicker */
     public void say(long householdId, ComingsAndGoings comings, int version) {
         int changed = jdbc.sql("""
-            insert into house_comings (household_id, house_kind, rates)
-            values (:id, :house, :rates::jsonb)
+            insert into house_comings (household_id, house_kind, rates, curves)
+            values (:id, :house, :rates::jsonb, :curves::jsonb)
             on conflict (household_id) do update
-            set house_kind = excluded.house_kind, rates = excluded.rates, version = house_comings.version + 1
+            set house_kind = excluded.house_kind, rates = excluded.rates, curves = excluded.curves, version = house_comings.version + 1
             where house_comings.version = :version
             """).param("id", householdId).param("house", comings.house().name())
-                .param("rates", json.writeValueAsString(comings.aWeekday())).param("version", version).update();
+                .param("rates", json.writeValueAsString(comings.aWeekday()))
+                .param("curves", json.writeValueAsString(comings.curves())).param("version", version).update();
         if (changed == 0) {
             throw new StaleEdit("Somebody else said meanwhile what goes on about this house.", of(householdId).version());
         }
@@ -75,6 +77,8 @@ public class ComingsRepository {
         Map<SourceKind, Double> rates = new EnumMap<>(SourceKind.class);
         rates.putAll(json.readValue(row.getString("rates"), new TypeReference<Map<SourceKind, Double>>() {
         }));
-        return new Said(new ComingsAndGoings(HouseKind.valueOf(row.getString("house_kind")), rates), row.getInt("version"));
+        Map<SourceKind, DayCurve> curves = json.readValue(row.getString("curves"), new TypeReference<Map<SourceKind, DayCurve>>() {
+        });
+        return new Said(new ComingsAndGoings(HouseKind.valueOf(row.getString("house_kind")), rates, curves), row.getInt("version"));
     }
 }

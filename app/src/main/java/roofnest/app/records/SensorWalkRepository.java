@@ -30,10 +30,32 @@ public class SensorWalkRepository {
     /** @param mark how the camera hung and was set then: {@link roofnest.core.judge.Camera#sensingMark} */
     public record Row(long id, long cameraId, SensorFit.Walked walk, String mark, String by, OffsetDateTime at) {}
 
-    /** The newest last. */
+    /** Walks before real sensors, the newest last. */
     public List<Row> of(long householdId) {
-        return jdbc.sql("select * from sensor_walk where household_id = :household order by id").param("household", householdId)
+        return jdbc.sql("select * from sensor_walk where household_id = :household and practice_round is null order by id")
+                .param("household", householdId)
                 .query(SensorWalkRepository::row).list();
+    }
+
+    /** Walks before stand-ins of one camera in one round of practice, the newest last: they bend no real sensor. */
+    public List<Row> practised(long householdId, long cameraId, int round) {
+        return jdbc.sql("""
+            select * from sensor_walk
+            where household_id = :household and camera_id = :camera and practice_round = :round
+            order by id
+            """).param("household", householdId).param("camera", cameraId).param("round", round).query(SensorWalkRepository::row).list();
+    }
+
+    /** The latest round of practice before a camera; 1 before any. */
+    public int round(long householdId, long cameraId) {
+        return jdbc.sql("""
+            select coalesce(max(practice_round), 1) from sensor_walk where household_id = :household and camera_id = :camera
+            """).param("household", householdId).param("camera", cameraId).query(Integer.class).single();
+    }
+
+    /** Keeps a walk before a stand-in. */
+    public void practise(long householdId, long cameraId, int round, SensorFit.Walked walk, String mark, String by) {
+        put(householdId, new Row(0, cameraId, walk, mark, by, OffsetDateTime.now(clock)), round);
     }
 
     public void keep(long householdId, long cameraId, SensorFit.Walked walk, String mark, String by) {
@@ -42,17 +64,21 @@ public class SensorWalkRepository {
 
     /** As it was kept elsewhere. */
     public void put(long householdId, Row row) {
+        put(householdId, row, null);
+    }
+
+    private void put(long householdId, Row row, Integer round) {
         SensorFit.Walked walk = row.walk();
         jdbc.sql("""
             insert into sensor_walk (household_id, camera_id, from_x_m, from_y_m, to_x_m, to_y_m, noticed, seconds, air_c, dark, mark,
-                                     walked_by, walked_at)
-            values (:household, :camera, :fromX, :fromY, :toX, :toY, :noticed, :seconds, :air, :dark, :mark, :by, :at)
+                                     walked_by, walked_at, practice_round)
+            values (:household, :camera, :fromX, :fromY, :toX, :toY, :noticed, :seconds, :air, :dark, :mark, :by, :at, :round)
             """).param("household", householdId).param("camera", row.cameraId()).param("fromX", walk.from().xM())
                 .param("fromY", walk.from().yM()).param("toX", walk.to().xM()).param("toY", walk.to().yM())
                 .param("noticed", walk.noticed())
                 .param("seconds", walk.seconds().isPresent() ? walk.seconds().getAsDouble() : null, Types.DOUBLE)
                 .param("air", walk.airC()).param("dark", walk.dark()).param("mark", row.mark()).param("by", row.by())
-                .param("at", row.at()).update();
+                .param("at", row.at()).param("round", round, Types.INTEGER).update();
     }
 
     /** Returns whether there was one. */

@@ -25,18 +25,19 @@ import roofnest.app.records.JudgedHousehold;
 import roofnest.app.records.JudgedHouseholds;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.StaleEdit;
+import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.judge.Camera;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.promise.Stage;
 import roofnest.core.view.MaskCell;
 import roofnest.core.view.Projection;
 import roofnest.core.view.Zone;
+import roofnest.core.view.ZoneShapes;
 
 /** The chosen camera on the board: poses tried and saved, cells masked, zones drawn. Each answers with the moving part. */
 @Controller
 @RequestMapping("/households/{household}/survey/cameras/{camera}")
 class AimController {
-    private static final int MOST_ZONES = 8;
     private static final int LONGEST_TOKEN = 64;
 
     private final Changes changes;
@@ -66,10 +67,14 @@ class AimController {
      * @param outline on the plan in metres, [x, y] with y downwards
      * @param remove the zone to take out, by its place in the list
      * @param of how many zones the list had
+     * @param whole all zones as they are to be, for undoing
      * @param token of the save
      */
-    record ZoneDrawn(List<double[]> corners, List<double[]> outline, Integer remove, Integer of, int version, String token,
+    record ZoneDrawn(List<double[]> corners, List<double[]> outline, Integer remove, Integer of, List<Whole> whole, int version,
+            String token,
             Map<String, String> look) {}
+
+    record Whole(String name, List<double[]> corners) {}
 
     /** Judges a pose that is being tried; saves nothing. */
     @PostMapping("/try")
@@ -141,6 +146,10 @@ class AimController {
     }
 
     private static List<Zone> zones(Camera camera, ZoneDrawn drawn) {
+        AlertSpec alerts = camera.model().alerts();
+        if (drawn.whole() != null && drawn.whole().size() <= ZoneShapes.most(alerts)) {
+            return ZoneShapes.fitted(alerts, drawn.whole().stream().map(whole -> zone(whole.name(), whole.corners())).toList());
+        }
         List<Zone> zones = new ArrayList<>(camera.zones());
         if (drawn.remove() != null) {
             boolean another = drawn.of() != null && drawn.of() != zones.size();
@@ -148,13 +157,20 @@ class AimController {
                 throw new BadInput("That zone is no longer there. Reload the page.");
             }
             zones.remove((int) drawn.remove());
-        } else {
-            zones.add(zone(camera, drawn, "zone " + (zones.size() + 1)));
+            return zones;
         }
-        if (zones.size() > MOST_ZONES) {
-            throw new BadInput("A camera takes " + MOST_ZONES + " zones; take one out first.");
+        if (alerts.zones() == 0) {
+            throw new BadInput(camera.model().fullName() + " has no zones.");
         }
-        return zones;
+        zones.add(zone(camera, drawn, "zone " + (zones.size() + 1)));
+        if (zones.size() > ZoneShapes.most(alerts)) {
+            throw new BadInput("This model has " + alerts.zones() + (alerts.zones() == 1 ? " zone" : " zones") + "; take one out first.");
+        }
+        List<Zone> fitted = ZoneShapes.fitted(alerts, zones);
+        if (fitted.equals(camera.zones())) {
+            throw new BadInput("No more of its cells has its middle in there; draw it larger.");
+        }
+        return fitted;
     }
 
     private static MaskCell cell(Camera camera, String name) {
@@ -173,7 +189,7 @@ class AimController {
     private static Zone zone(Camera camera, ZoneDrawn drawn, String name) {
         try {
             if (drawn.corners() != null) {
-                return new Zone(name, drawn.corners().stream().map(pair -> new Zone.Corner(pair[0], pair[1])).toList());
+                return zone(name, drawn.corners());
             }
             List<PlanPoint> outline
                     = drawn.outline() == null ? List.of() : drawn.outline().stream().map(pair -> new PlanPoint(pair[0], -pair[1])).toList();
@@ -191,5 +207,15 @@ class AimController {
     private String live(HouseholdRef ref, long cameraId, Look look, Model model) {
         model.addAttribute("live", boards.stored(ref, cameraId, look));
         return "survey :: live";
+    }
+
+    private static Zone zone(String name, List<double[]> corners) {
+        try {
+            return new Zone(name, corners.stream().map(pair -> new Zone.Corner(pair[0], pair[1])).toList());
+        } catch (IllegalArgumentException e) {
+            throw BadInput.of(e);
+        } catch (ArrayIndexOutOfBoundsException | NullPointerException e) {
+            throw new BadInput("A corner is two numbers.");
+        }
     }
 }

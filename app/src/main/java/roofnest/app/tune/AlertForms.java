@@ -45,28 +45,43 @@ final class AlertForms {
 
     static Optional<UnaryOperator<AlertPlan>> does(Form form, List<Camera> cameras) {
         Map<Long, Map<Mode, Does>> all = new HashMap<>();
+        Map<Long, Optional<QuietHours>> silent = new HashMap<>();
         for (Camera camera : cameras) {
             Map<Mode, Does> by = new EnumMap<>(Mode.class);
             for (Mode mode : Mode.values()) {
                 by.put(mode, form.choice(field("does", camera.id(), mode), "what " + camera.name() + " does", Does.class));
             }
             all.put(camera.id(), by);
+            silent.put(camera.id(), hours(form, field("silentfrom", camera.id()), field("silentto", camera.id())));
         }
-        return form.ok() ? Optional.of(plan -> plan.withDoes(all)) : Optional.empty();
+        return form.ok() ? Optional.of(plan -> {
+            AlertPlan next = plan.withDoes(all);
+            for (Map.Entry<Long, Optional<QuietHours>> of : silent.entrySet()) {
+                next = next.withSilent(of.getKey(), of.getValue());
+            }
+            return next;
+        }) : Optional.empty();
+    }
+
+    /** Two fields left empty are no hours. */
+    private static Optional<QuietHours> hours(Form form, String fromField, String toField) {
+        if (form.raw(fromField).isBlank() && form.raw(toField).isBlank()) {
+            return Optional.empty();
+        }
+        int from = form.whole(fromField, "the hour from which it is quiet,", 0, 23, "h");
+        int to = form.whole(toField, "the hour to which it is quiet,", 0, 23, "h");
+        if (form.ok() && from == to) {
+            form.fault(toField, "Quiet hours begin and end at different hours; leave both empty for none.");
+        }
+        return form.ok() ? Optional.of(new QuietHours(from, to)) : Optional.empty();
     }
 
     static Optional<UnaryOperator<AlertPlan>> phone(Form form, long person, List<Camera> cameras) {
-        Optional<QuietHours> quiet = Optional.empty();
-        if (!form.raw("quietFrom").isBlank() || !form.raw("quietTo").isBlank()) {
-            int from = form.whole("quietFrom", "the hour from which it is quiet,", 0, 23, "h");
-            int to = form.whole("quietTo", "the hour to which it is quiet,", 0, 23, "h");
-            if (form.ok() && from == to) {
-                form.fault("quietTo", "Quiet hours begin and end at different hours; leave both empty for none.");
-            }
-            quiet = form.ok() ? Optional.of(new QuietHours(from, to)) : Optional.empty();
-        }
+        Optional<QuietHours> quiet = hours(form, "quietFrom", "quietTo");
         Content content = form.choice("content", "what an alert brings", Content.class);
         int pause = form.raw("pause").isBlank() ? 0 : form.whole("pause", "how long it rests,", 0, Phone.MOST_PAUSE_MINUTES, "min");
+        int snooze = form.raw("snooze").isBlank() ? 0
+                : form.whole("snooze", "how long it is put to sleep,", 0, Phone.MOST_SNOOZE_MINUTES, "min");
         Map<Long, Set<AlertSpec.Kind>> kinds = new HashMap<>();
         for (Camera camera : cameras) {
             Set<AlertSpec.Kind> ticked = camera.model().alerts().kinds().stream().map(AlertSpec.KindOf::kind)
@@ -76,8 +91,7 @@ final class AlertForms {
                 kinds.put(camera.id(), ticked);
             }
         }
-        Optional<QuietHours> hours = quiet;
-        return form.ok() ? Optional.of(plan -> plan.withPhone(person, new Phone(hours, content, pause, kinds))) : Optional.empty();
+        return form.ok() ? Optional.of(plan -> plan.withPhone(person, new Phone(quiet, content, pause, kinds, snooze))) : Optional.empty();
     }
 
     static Optional<UnaryOperator<AlertPlan>> rule(Form form, List<Camera> cameras) {

@@ -21,6 +21,7 @@ import roofnest.app.records.JudgedHouseholds;
 import roofnest.app.records.RouterRepository;
 import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
+import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.Says;
 import roofnest.core.alert.AlertPlan;
 import roofnest.core.alert.DeviceRule;
@@ -67,6 +68,16 @@ class AlertsController {
         JudgedHousehold now = judged.of(ref.id());
         AlertsView.requirePerson(now.facts(), person);
         return set(ref, form, model, AlertForms.phone(form, person, now.facts().cameras()));
+    }
+
+    @PostMapping("/households/{household}/tune/alerts/bells/{camera}")
+    @Says("How the bell is answered is kept; set it in the app too.")
+    String bell(HouseholdRef ref, @PathVariable("camera") long cameraId, Form form, Model model) {
+        Camera camera = judged.of(ref.id()).camera(cameraId).camera();
+        if (camera.model().alerts().bell() == null) {
+            throw new NoSuchPage();
+        }
+        return set(ref, form, model, BellView.read(form, camera));
     }
 
     @PostMapping("/households/{household}/tune/alerts/rules")

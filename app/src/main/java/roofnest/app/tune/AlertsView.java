@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -22,6 +23,7 @@ import roofnest.core.alert.Does;
 import roofnest.core.alert.Mode;
 import roofnest.core.alert.ModeWeek;
 import roofnest.core.alert.Phone;
+import roofnest.core.alert.QuietHours;
 import roofnest.core.alert.RingDelay;
 import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.catalogue.DeviceModel;
@@ -46,7 +48,7 @@ import roofnest.core.week.WeekOutcome;
  */
 record AlertsView(String head, String signs, int version, List<Day> days, List<Row> rows, List<OfPerson> people, List<Rule> rules,
         List<String> circles, List<Delay> delays, String line, List<String> unknown, String holiday, List<CameraOption> cameras,
-        List<AlertSpec.Kind> kinds) {
+        List<AlertSpec.Kind> kinds, List<BellView> bells) {
     private static final double LEAST_MBPS = 0.01;
     private static final String[] DAYS = {"Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"};
     private static final String[] WHOLE_DAYS = {"Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"};
@@ -57,8 +59,13 @@ record AlertsView(String head, String signs, int version, List<Day> days, List<R
     /** @param index of the week, 0 to 167 */
     record Hour(int index, String sign, String label) {}
 
-    /** @param rings hours of the week in which it rings, in words */
-    record Row(String name, List<Cell> cells, String rings) {}
+    /**
+     * @param rings hours of the week in which it rings, in words
+     * @param silent from and to which hour of every day it rings nobody
+     */
+    record Row(String name, List<Cell> cells, String rings, List<HourField> silent) {}
+
+    record HourField(String field, String label, String now) {}
 
     record Cell(String field, String mode, String now) {}
 
@@ -92,7 +99,8 @@ record AlertsView(String head, String signs, int version, List<Day> days, List<R
                 holiday(frame, plan),
                 facts.cameras().stream().map(camera -> new CameraOption(camera.id(), camera.name())).toList(),
                 Arrays.stream(AlertSpec.Kind.values()).filter(kind -> facts.cameras().stream()
-                        .anyMatch(camera -> camera.model().alerts().kinds().stream().anyMatch(of -> of.kind() == kind))).toList());
+                        .anyMatch(camera -> camera.model().alerts().kinds().stream().anyMatch(of -> of.kind() == kind))).toList(),
+                BellView.of(frame, plan));
     }
 
     /** So many were drawn. */
@@ -140,8 +148,15 @@ record AlertsView(String head, String signs, int version, List<Day> days, List<R
         return facts.cameras().stream().map(camera -> {
             String rings = ModeWeek.said(plan.hours(camera.id(), Does.RINGS));
             return new Row(camera.name(), Arrays.stream(Mode.values()).map(mode -> new Cell(AlertForms.field("does", camera.id(), mode),
-                    mode.words(), plan.does(camera.id(), mode).name())).toList(), rings.isEmpty() ? "never rings" : "rings " + rings);
+                    mode.words(), plan.does(camera.id(), mode).name())).toList(), rings.isEmpty() ? "never rings" : "rings " + rings,
+                    List.of(new HourField(AlertForms.field("silentfrom", camera.id()), "Silent from, h", silent(plan, camera,
+                            QuietHours::fromHour)), new HourField(AlertForms.field("silentto", camera.id()), "Silent to, h",
+                                    silent(plan, camera, QuietHours::toHour))));
         }).toList();
+    }
+
+    private static String silent(AlertPlan plan, Camera camera, Function<QuietHours, Integer> hour) {
+        return Optional.ofNullable(plan.silent().get(camera.id())).map(hour).map(String::valueOf).orElse("");
     }
 
     private static List<OfPerson> people(HouseholdFacts facts, AlertPlan plan, Optional<WeekOutcome> week) {

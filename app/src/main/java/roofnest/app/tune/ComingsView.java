@@ -43,15 +43,15 @@ record ComingsView(List<Row> rows, HouseKind house, int version, boolean learned
         Map<SourceKind, Double> all = new EnumMap<>(SourceKind.class);
         learned.forEach((kind, of) -> all.put(kind, rounded(rates.learned(kind, now.house(), of.meanLog(), of.houses()))));
         all.putAll(now.aWeekday());
-        return new ComingsAndGoings(now.house(), all);
+        return now.withRates(all);
     }
 
     private static String field(SourceKind kind) {
         return "rate-" + kind.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
     }
 
-    /** Fields left empty go by the ordinary rates. */
-    static ComingsAndGoings read(Form form) {
+    /** Fields left empty go by the ordinary rates, or by the curve that was drawn. @param now of which the curves stay */
+    static ComingsAndGoings read(Form form, ComingsAndGoings now) {
         HouseKind house = form.choice("house", "what kind of house it is", HouseKind.class);
         Map<SourceKind, Double> rates = new EnumMap<>(SourceKind.class);
         for (SourceKind kind : SourceKind.values()) {
@@ -59,6 +59,6 @@ record ComingsView(List<Row> rows, HouseKind house, int version, boolean learned
                 rates.put(kind, form.decimal(field(kind), "how often on a weekday,", 0, Rates.MOST_A_DAY, "times"));
             }
         }
-        return form.ok() ? new ComingsAndGoings(house, rates) : ComingsAndGoings.USUAL;
+        return form.ok() ? new ComingsAndGoings(house, rates, now.curves()) : now;
     }
 }

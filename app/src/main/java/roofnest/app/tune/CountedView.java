@@ -7,8 +7,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntFunction;
+import java.util.stream.Collectors;
 
 import roofnest.app.records.CountedWeekRepository;
+import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.judge.ComingsAndGoings;
 import roofnest.core.lang.Numbers;
 import roofnest.core.week.Counted;
@@ -39,6 +41,7 @@ record CountedView(long cameraId, String name, List<Row> rows, String said, Stri
         List<Row> rows = all.stream().map(row -> new Row(row.id(), "From " + DAY.format(row.from()) + ", " + days(row.days()) + ": "
                 + row.clips() + " clips"
                 + (row.wanted().isPresent() ? ", " + row.wanted().getAsInt() + " of them for somebody who came" : "")
+                + (row.kinds().isEmpty() ? "" : "; its app calls " + kinds(row.kinds()))
                 + ", counted by " + row.by() + (counts.contains(row) ? "" : "; it hung or was set otherwise then, so it is not compared")))
                 .toList();
         if (counts.isEmpty()) {
@@ -52,9 +55,13 @@ record CountedView(long cameraId, String name, List<Row> rows, String said, Stri
                 + aDay(clips.mean()) + " a day, nine in ten from " + aDay(clips.low()) + " to " + aDay(clips.high()) + "."
                 + nothing.map(
                         n -> " For nothing: reckoned " + aDay(n.expectedAWeek()) + ", counted " + aDay(n.seen() / n.weeks()) + " a day.")
-                        .orElse(" How many were for somebody who came was not told apart.");
-        return new CountedView(now.cameraId(), now.name(), rows, said,
-                clips.verdict() == Counted.Verdict.AS_EXPECTED ? "kept" : "thin", next(clips, nothing, quieter), nothing.isPresent());
+                        .orElse(byBody(counts, ofMonth).isEmpty() ? " How many were for somebody who came was not told apart." : "");
+        boolean apart = nothing.isPresent() || !byBody(counts, ofMonth).isEmpty();
+        return new CountedView(now.cameraId(), now.name(), rows, said + byBody(counts, ofMonth).entrySet().stream()
+                .map(entry -> " " + capitalized(entry.getKey().words()) + ": reckoned " + aDay(entry.getValue().expectedAWeek())
+                        + ", counted " + aDay(entry.getValue().seen() / entry.getValue().weeks()) + " a day.")
+                .collect(Collectors.joining()),
+                clips.verdict() == Counted.Verdict.AS_EXPECTED ? "kept" : "thin", next(clips, apart, quieter), apart);
     }
 
     private static String days(int days) {
@@ -65,11 +72,11 @@ record CountedView(long cameraId, String name, List<Row> rows, String said, Stri
         return Numbers.fixed(aWeek / Week.DAYS, aWeek < 70 ? 1 : 0);
     }
 
-    private static String next(Counted all, Optional<Counted> nothing, Optional<Quietest.Found> quieter) {
-        if (all.verdict() != Counted.Verdict.AS_EXPECTED && nothing.isPresent()) {
+    private static String next(Counted all, boolean apart, Optional<Quietest.Found> quieter) {
+        if (all.verdict() != Counted.Verdict.AS_EXPECTED && apart) {
             return "Bend the rates by it: then the week, and what quieter settings would do, are this house’s own.";
         }
-        if (nothing.isEmpty()) {
+        if (!apart) {
             return "Count how many were for somebody who came: then it can be told what the others were for.";
         }
         return quieter.filter(found -> found.watchful().ringsADay() < found.now().ringsADay() / 2)
@@ -100,21 +107,54 @@ record CountedView(long cameraId, String name, List<Row> rows, String said, Stri
                 .of(Counted.of(expected, apart.stream().mapToLong(row -> row.clips() - row.wanted().getAsInt()).sum(), weeks(apart)));
     }
 
+    private static String capitalized(String words) {
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+    }
+
+    private static String kinds(Map<AlertSpec.Kind, Integer> kinds) {
+        return kinds.entrySet().stream().sorted(Map.Entry.<AlertSpec.Kind, Integer>comparingByValue().reversed())
+                .map(entry -> entry.getValue() + " of them " + entry.getKey().words()).collect(Collectors.joining(", "));
+    }
+
+    /** Of people, vehicles and animals alone, by the counts of apps that told them apart. */
+    static Map<AlertSpec.Kind, Counted> byBody(List<CountedWeekRepository.Row> counts, IntFunction<WeekOutcome.OfCamera> ofMonth) {
+        List<CountedWeekRepository.Row> apart = counts.stream()
+                .filter(row -> SourceKind.BODIES_TOLD.stream().anyMatch(kind -> row.kinds().getOrDefault(kind, 0) > 0)).toList();
+        Map<AlertSpec.Kind, Counted> found = new EnumMap<>(AlertSpec.Kind.class);
+        for (AlertSpec.Kind kind : apart.isEmpty() ? List.<AlertSpec.Kind>of() : SourceKind.BODIES_TOLD) {
+            long seen = apart.stream().mapToLong(row -> row.kinds().getOrDefault(kind, 0)).sum();
+            double expected = apart.stream().mapToDouble(row -> ofMonth.apply(row.from().getMonthValue()).byKind().entrySet().stream()
+                    .filter(entry -> entry.getKey().isTakenFor(kind)).mapToDouble(Map.Entry::getValue).sum() * row.days()).sum()
+                    / apart.stream().mapToInt(CountedWeekRepository.Row::days).sum();
+            if (seen > 0 || expected > 0) {
+                found.put(kind, Counted.of(expected, seen, weeks(apart)));
+            }
+        }
+        return found;
+    }
+
     private static double forNothing(WeekOutcome.OfCamera week) {
         return week.byKind().entrySet().stream().filter(entry -> entry.getKey().want() == SourceKind.Want.NOTHING)
                 .mapToDouble(Map.Entry::getValue).sum();
     }
 
-    /** Rates of all that this camera rings for and nobody wants, as often as was counted. */
-    static ComingsAndGoings bent(ComingsAndGoings now, Rates rates, WeekOutcome.OfCamera week, Counted nothing) {
+    /**
+     * Rates of all that this camera rings for, as often as was counted: by what its app calls it where it told people, vehicles and animals
+     * apart, else of what nobody wants alone.
+     */
+    static ComingsAndGoings bent(ComingsAndGoings now, Rates rates, WeekOutcome.OfCamera week, Optional<Counted> nothing,
+            Map<AlertSpec.Kind, Counted> byBody) {
         Map<SourceKind, Double> bent = new EnumMap<>(SourceKind.class);
         bent.putAll(now.aWeekday());
         week.byKind().forEach((kind, aWeek) -> {
-            if (kind.want() == SourceKind.Want.NOTHING && aWeek > LEAST_SHARE * forNothing(week)) {
+            Optional<Counted> told = byBody.entrySet().stream().filter(entry -> kind.isTakenFor(entry.getKey())).map(Map.Entry::getValue)
+                    .findFirst().or(() -> byBody.isEmpty() && kind.want() == SourceKind.Want.NOTHING
+                            && aWeek > LEAST_SHARE * forNothing(week) ? nothing : Optional.empty());
+            told.ifPresent(counted -> {
                 double before = now.aWeekday().getOrDefault(kind, rates.aWeekday(kind, now.house()));
-                bent.put(kind, Math.min(Rates.MOST_A_DAY, Math.round(before * nothing.times() * 100) / 100.0));
-            }
+                bent.put(kind, Math.min(Rates.MOST_A_DAY, Math.round(before * counted.times() * 100) / 100.0));
+            });
         });
-        return new ComingsAndGoings(now.house(), bent);
+        return now.withRates(bent);
     }
 }

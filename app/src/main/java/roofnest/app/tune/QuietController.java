@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
+import roofnest.app.records.AlertRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
@@ -21,6 +22,7 @@ import roofnest.app.records.JudgedHouseholds;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
 import roofnest.app.web.Says;
+import roofnest.core.alert.QuietHours;
 import roofnest.core.promise.Stage;
 import roofnest.core.week.Quietest;
 import roofnest.core.week.WeekOutcome;
@@ -33,8 +35,11 @@ class QuietController {
     private final CameraRepository cameras;
     private final JudgedHouseholds judged;
     private final WeeksKept weeks;
+    private final AlertRepository alerts;
 
-    QuietController(Frames frames, Changes changes, CameraRepository cameras, JudgedHouseholds judged, WeeksKept weeks) {
+    QuietController(Frames frames, Changes changes, CameraRepository cameras, JudgedHouseholds judged, WeeksKept weeks,
+            AlertRepository alerts) {
+        this.alerts = alerts;
         this.frames = frames;
         this.changes = changes;
         this.cameras = cameras;
@@ -57,7 +62,10 @@ class QuietController {
             JudgedHousehold now = judged.of(ref.id());
             Quietest.Choice choice = which.of(weeks.quietest(now.facts(), now.judge(), now.camera(cameraId).camera(), month(now))
                     .orElseThrow(() -> new BadInput("The house has no plan any more.")));
-            cameras.take(ref.id(), cameraId, choice.setting(), choice.zones(), version);
+            Optional<QuietHours> before = Optional.ofNullable(now.facts().alerts().silent().get(cameraId));
+            cameras.take(ref.id(), cameraId, choice.setting(), choice.zones(), new CameraRepository.Silence(before, choice.silent()),
+                    version);
+            silence(ref, cameraId, before, choice.silent());
         }));
         return taken ? back(ref, cameraId) : page(ref, cameraId, form, model);
     }
@@ -67,8 +75,18 @@ class QuietController {
     @Says("It is set as it was before.")
     String takeBack(HouseholdRef ref, @PathVariable("camera") long cameraId, Form form, Model model) {
         int version = form.version();
-        return form.save(() -> changes.run(ref, Stage.TUNE, () -> cameras.takeBack(ref.id(), cameraId, version))) ? back(ref, cameraId)
-                : page(ref, cameraId, form, model);
+        return form.save(() -> changes.run(ref, Stage.TUNE, () -> {
+            CameraRepository.Silence silence = cameras.takeBack(ref.id(), cameraId, version);
+            silence(ref, cameraId, silence.taken(), silence.before());
+        })) ? back(ref, cameraId) : page(ref, cameraId, form, model);
+    }
+
+    /** Other silent hours, unless somebody set them by hand meanwhile. */
+    private void silence(HouseholdRef ref, long cameraId, Optional<QuietHours> from, Optional<QuietHours> to) {
+        AlertRepository.Said said = alerts.of(ref.id());
+        if (!from.equals(to) && from.equals(Optional.ofNullable(said.plan().silent().get(cameraId)))) {
+            alerts.say(ref.id(), said.plan().withSilent(cameraId, to), said.version());
+        }
     }
 
     private static String back(HouseholdRef ref, long cameraId) {

@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -14,7 +13,6 @@ import roofnest.app.household.Frame;
 import roofnest.app.records.CameraRepository;
 import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.judge.Camera;
-import roofnest.core.judge.WeekUse;
 import roofnest.core.lang.Numbers;
 import roofnest.core.view.Vision;
 import roofnest.core.week.WeekOutcome;
@@ -34,6 +32,8 @@ record QuietView(CameraRepository.Record record, String said, Graph graph, List<
     /** A kind is worth a word from so many rings a week. */
     private static final double WORTH_SAYING = 0.5;
     private static final int TICKS = 4;
+    private static final double LEAST_DOT = 2;
+    private static final double MOST_DOT = 7;
 
     enum Which {
         QUIET("quiet", "q"), MIDDLE("middle", "m"), WATCHFUL("watchful", "w");
@@ -57,7 +57,8 @@ record QuietView(CameraRepository.Record record, String said, Graph graph, List<
 
     record Tick(double at, String label) {}
 
-    record Dot(double x, double y) {}
+    /** @param radius the larger the longer a pack lasts */
+    record Dot(double x, double y, double radius) {}
 
     /** Where in the picture clips begin, in pixels. */
     record Heat(double x, double y, double radius, String want, String title) {}
@@ -79,14 +80,13 @@ record QuietView(CameraRepository.Record record, String said, Graph graph, List<
             Optional<WeekOutcome.OfCamera> week,
             boolean takeBack) {
         Camera camera = record.camera();
-        double darkShare = week.map(WeekOutcome.OfCamera::darkShare).orElse(0.0);
         double mostRings = scale(Stream.of(found.quiet(), found.middle(), found.watchful()).mapToDouble(Quietest.Choice::ringsADay).max()
                 .orElse(1) * 2, found.now().ringsADay());
         double mostMissed = Math.max(2, Stream.of(found.quiet(), found.middle(), found.watchful(), found.now())
                 .mapToDouble(Quietest.Choice::missedInHundred).max().orElse(1) * 1.3);
         List<Point> points = new ArrayList<>();
         for (Which which : Which.values()) {
-            points.add(point(which, found, camera, mostRings, mostMissed, darkShare));
+            points.add(point(which, found, camera, mostRings, mostMissed, frame));
         }
         String some = found.arrivals() == 0 ? " Nobody arrives by where it could notice them, so it misses nobody."
                 : " Of " + found.arrivals() + " who arrive in them by where it could notice them.";
@@ -94,12 +94,13 @@ record QuietView(CameraRepository.Record record, String said, Graph graph, List<
                 ? "No setting of this model misses fewer than " + Numbers.fixed(found.watchful().missedInHundred(), 0)
                         + " in 100. Hang it nearer to the way or so that people walk across its view, light the way, or take another model."
                 : "";
-        return new QuietView(record, found.all().size() + " settings that this model has, each over the same " + found.weeks()
-                + " weeks of " + month + "." + some + (frame.facts().comings().aWeekday().isEmpty()
+        return new QuietView(record, found.tried() + " settings that this model has, silent hours by daylight while somebody is at home "
+                + "among them, each over the same " + found.weeks() + " weeks of " + month + "." + some
+                + (frame.facts().comings().aWeekday().isEmpty()
                         ? " Ordinary rates, good to a factor of two." : " Rates bent by what was said of this house.")
                 + (frame.facts().alerts().phones().isEmpty() ? ""
                         : " Every clip in hours in which it rings counts as a ring: what phones are set to is not in it."),
-                graph(found, mostRings, mostMissed), points, row(found.now(), camera, darkShare), bad,
+                graph(found, mostRings, mostMissed), points, row(found.now()), bad,
                 picture(frame, camera, found), zones(found).isPresent(), heat(frame, camera, week), takeBack);
     }
 
@@ -135,13 +136,23 @@ record QuietView(CameraRepository.Record record, String said, Graph graph, List<
 
     private static Graph graph(Quietest.Found found, double mostRings, double mostMissed) {
         List<Dot> dots = found.all().stream().filter(choice -> choice.ringsADay() <= mostRings && choice.missedInHundred() <= mostMissed)
-                .map(choice -> dot(choice, mostRings, mostMissed)).distinct().toList();
-        String front = found.front().stream().filter(choice -> choice.ringsADay() <= mostRings && choice.missedInHundred() <= mostMissed)
+                .map(choice -> sized(choice, found, mostRings, mostMissed)).distinct()
+                .sorted(Comparator.comparingDouble(Dot::radius).reversed()).toList();
+        String front = edge(found.front()).stream()
+                .filter(choice -> choice.ringsADay() <= mostRings && choice.missedInHundred() <= mostMissed)
                 .map(choice -> dot(choice, mostRings, mostMissed)).map(dot -> String.format(Locale.ROOT, "%.1f %.1f", dot.x(), dot.y()))
                 .collect(Collectors.joining("L"));
         boolean off = found.now().ringsADay() > mostRings || found.now().missedInHundred() > mostMissed;
         return new Graph(dots, front.isEmpty() ? "" : "M" + front, dot(found.now(), mostRings, mostMissed), off,
                 ticks(mostRings, WIDTH, false), ticks(mostMissed, HEIGHT, true));
+    }
+
+    /** Of the front those that no other beats in rings and misses alone: the line that is drawn. */
+    private static List<Quietest.Choice> edge(List<Quietest.Choice> front) {
+        return front.stream().filter(choice -> front.stream().noneMatch(other -> other.ringsADay() <= choice.ringsADay()
+                && other.missedInHundred() <= choice.missedInHundred() && (other.ringsADay() < choice.ringsADay()
+                        || other.missedInHundred() < choice.missedInHundred())))
+                .toList();
     }
 
     private static List<Tick> ticks(double most, double length, boolean down) {
@@ -158,23 +169,31 @@ record QuietView(CameraRepository.Record record, String said, Graph graph, List<
 
     private static Dot dot(Quietest.Choice choice, double mostRings, double mostMissed) {
         return new Dot(WIDTH * Math.min(1, choice.ringsADay() / mostRings),
-                HEIGHT * (1 - Math.min(1, choice.missedInHundred() / mostMissed)));
+                HEIGHT * (1 - Math.min(1, choice.missedInHundred() / mostMissed)), LEAST_DOT);
     }
 
-    private static Point point(Which which, Quietest.Found found, Camera camera, double mostRings, double mostMissed, double darkShare) {
+    /** As large as its pack lasts long, among all that were tried. */
+    private static Dot sized(Quietest.Choice choice, Quietest.Found found, double mostRings, double mostMissed) {
+        Dot dot = dot(choice, mostRings, mostMissed);
+        double longest = found.all().stream().mapToDouble(each -> each.packDays().orElse(0)).max().orElse(0);
+        return longest == 0 ? dot : new Dot(dot.x(), dot.y(), LEAST_DOT + (MOST_DOT - LEAST_DOT) * choice.packDays().orElse(0) / longest);
+    }
+
+    private static Point point(Which which, Quietest.Found found, Camera camera, double mostRings, double mostMissed,
+            Frame frame) {
         Quietest.Choice choice = which.of(found);
         Dot dot = dot(choice, mostRings, mostMissed);
-        return new Point(which.name(), which.words, which.key, dot.x(), dot.y(), row(choice, camera, darkShare), sets(choice, camera),
+        return new Point(which.name(), which.words, which.key, dot.x(), dot.y(), row(choice), sets(choice, camera),
                 drops(found.now(), choice),
                 choice.missedInHundred() < 0.05 ? "Gives up nobody who arrives."
                         : "Gives up " + Numbers.fixed(choice.missedInHundred(), 1) + " in 100 who arrive.",
-                choice.setting().equals(camera.watchSetting()) && choice.zones().equals(camera.zones()));
+                choice.setting().equals(camera.watchSetting()) && choice.zones().equals(camera.zones())
+                        && choice.silent().equals(Optional.ofNullable(frame.facts().alerts().silent().get(camera.id()))));
     }
 
-    private static Row row(Quietest.Choice choice, Camera camera, double darkShare) {
-        OptionalDouble days = WeekUse.packDays(camera, choice.ringsADay(), choice.recordedSADay(), darkShare);
+    private static Row row(Quietest.Choice choice) {
         return new Row(Numbers.fixed(choice.ringsADay(), choice.ringsADay() < 10 ? 1 : 0), Numbers.fixed(choice.missedInHundred(), 1),
-                days.isPresent() ? Numbers.fixed(days.getAsDouble(), 0) + " days" : "mains");
+                choice.packDays().isPresent() ? Numbers.fixed(choice.packDays().getAsDouble(), 0) + " days" : "mains");
     }
 
     /** In the model's own words. */
@@ -190,7 +209,8 @@ record QuietView(CameraRepository.Record record, String said, Graph graph, List<
                     : ", in " + choice.zones().size() + " zones that keep the ways in and the road out";
         };
         return kinds + zones + "; sensitivity " + alerts.sensitivity().get(choice.setting().sensitivity()) + "; clips of "
-                + choice.setting().clipSeconds() + " s, " + choice.setting().coolDownSeconds() + " s between them.";
+                + choice.setting().clipSeconds() + " s, " + choice.setting().coolDownSeconds() + " s between them"
+                + choice.silent().map(hours -> "; rings nobody from " + hours.words()).orElse("") + ".";
     }
 
     private static String needs(Quietest.Choice choice, AlertSpec alerts) {

@@ -117,9 +117,13 @@ class SettingSheetController {
         if (form.ok() && camera.model().nights().stream().noneMatch(night -> night.light() == light)) {
             form.fault("light", "Its model does not see the night so.");
         }
+        int width = form.raw("size").isBlank() ? 0 : form.whole("size", "the size of the picture", 0, 8000, "px");
+        if (form.ok() && width > 0 && spec.sizes().stream().noneMatch(size -> size.widthPx() == width)) {
+            form.fault("size", "Its model does not record in that size.");
+        }
         return new PictureSetup(light, spec.wideRange() && form.has("wide"), spec.turns() && form.has("turned"),
                 spec.sound() && form.has("sound"), !spec.statusLight() || form.has("status"), spec.stamp() && form.has("stamp"),
-                SheetView.listens(camera) && form.has("listens"));
+                SheetView.listens(camera) && form.has("listens"), width);
     }
 
     private static String back(HouseholdRef ref, long cameraId, String to) {

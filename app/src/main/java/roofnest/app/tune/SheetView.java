@@ -28,7 +28,8 @@ import roofnest.core.view.MaskCell;
  * @param head how far it is set
  * @param mask what would have to be blacked out; empty where nothing has
  */
-record SheetView(String head, PictureSetup set, List<Choice> lights, boolean listens, PictureAdvice advice, Optional<Mask> mask,
+record SheetView(String head, PictureSetup set, List<Choice> lights, List<Choice> sizes, boolean listens, PictureAdvice advice,
+        Optional<Mask> mask,
         List<Line> lines) {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
@@ -50,7 +51,16 @@ record SheetView(String head, PictureSetup set, List<Choice> lights, boolean lis
         long set = lines.stream().filter(line -> line.state().equals("set")).count();
         return new SheetView(set + " of " + lines.size() + " are set at the camera", camera.pictureSetup(), camera.model().nights().stream()
                 .map(night -> new Choice(night.light().name(), words(night), night.light() == camera.pictureSetup().light())).toList(),
-                listens(camera), frame.judge().pictureAdvice(camera), mask(frame.judge().maskCost(frame.facts(), camera)), lines);
+                sizes(camera), listens(camera), frame.judge().pictureAdvice(frame.facts(), camera),
+                mask(frame.judge().maskCost(frame.facts(), camera)), lines);
+    }
+
+    private static List<Choice> sizes(Camera camera) {
+        return camera.model().picture().sizes().stream().map(size -> new Choice(String.valueOf(size.widthPx()), size.name() + ", "
+                + size.widthPx() + " px wide, " + Numbers.plain(size.bitrateMbps()) + " Mbit/s",
+                size.widthPx() == camera.model().lens()
+                        .widthPx()))
+                .toList();
     }
 
     static boolean listens(Camera camera) {

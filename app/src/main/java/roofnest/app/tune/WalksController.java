@@ -57,23 +57,17 @@ class WalksController {
     @PostMapping("/households/{household}/tune/{camera}/walks")
     @Says("The walk is kept, and the sensor taken to be as all its walks say.")
     String walked(HouseholdRef ref, @PathVariable("camera") long cameraId, Form form, Model model) {
-        PlanPoint from = point(form, "from");
-        PlanPoint to = point(form, "to");
         boolean noticed = "yes".equals(form.raw("noticed"));
         if (!noticed && !"no".equals(form.raw("noticed"))) {
             form.fault("noticed", "Say whether it noticed you.");
         }
-        double air = form.decimal("air", "how warm the air is,", -50, 60, "°C");
         OptionalDouble seconds = form.raw("seconds").isBlank() || !noticed ? OptionalDouble.empty()
                 : OptionalDouble.of(form.decimal("seconds", "the seconds,", 0, SensorFit.Walked.MOST_S, "s"));
-        if (form.ok() && from.distanceM(to) < SensorFit.Walked.LEAST_M) {
-            form.fault("toX", "Walk at least " + SensorFit.Walked.LEAST_M + " m.");
-        }
+        SensorFit.Walked walked = asked(form, noticed, seconds);
         int version = form.version();
         return form.save(() -> changes.run(ref, Stage.TUNE, () -> {
             cameras.touch(ref.id(), cameraId, version);
-            walks.keep(ref.id(), cameraId, new SensorFit.Walked(from, to, noticed, seconds, air, form.has("dark")), mark(ref, cameraId),
-                    ref.by());
+            walks.keep(ref.id(), cameraId, walked, mark(ref, cameraId), ref.by());
             bend(ref, cameraId);
         })) ? back(ref, cameraId) : page(ref, cameraId, form, model);
     }
@@ -88,6 +82,19 @@ class WalksController {
             bend(ref, cameraId);
         });
         return back(ref, cameraId);
+    }
+
+    /** A walk as its form says it; of no account where the form is not in order. */
+    static SensorFit.Walked asked(Form form, boolean noticed, OptionalDouble seconds) {
+        PlanPoint from = point(form, "from");
+        PlanPoint to = point(form, "to");
+        double air = form.decimal("air", "how warm the air is,", -50, 60, "°C");
+        if (form.ok() && from.distanceM(to) < SensorFit.Walked.LEAST_M) {
+            form.fault("toX", "Walk at least " + SensorFit.Walked.LEAST_M + " m.");
+        } else if (form.ok() && from.distanceM(to) > SensorFit.Walked.MOST_M) {
+            form.fault("toX", "Walk at most " + SensorFit.Walked.MOST_M + " m.");
+        }
+        return form.ok() ? new SensorFit.Walked(from, to, noticed, seconds, air, form.has("dark")) : null;
     }
 
     private static PlanPoint point(Form form, String which) {

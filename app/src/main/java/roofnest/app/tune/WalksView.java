@@ -70,6 +70,16 @@ record WalksView(String head, String said, List<Proposal> proposals, List<Row> r
                 + (fit.walks() == 0 ? "." : ". Everything that is reckoned of what it notices goes by this.");
     }
 
+    /** What the stand-in truly is, beside what the walks say of it. */
+    static String truth(MotionSpec truth, SensorFit.Fit fit, MotionSpec stated) {
+        boolean within = truth.rangeM() >= stated.rangeM() * fit.lowShare() && truth.rangeM() <= stated.rangeM() * fit.highShare();
+        return "The stand-in reaches " + metres(truth.rangeM()) + ", its fan is " + Numbers.fixed(truth.fanDeg(), 0) + "° and it wakes in "
+                + Numbers.fixed(truth.wakeSeconds(), 1) + " s. Your walks say " + metres(fit.motion().rangeM()) + ", "
+                + Numbers.fixed(fit.motion().fanDeg(), 0) + "° and " + Numbers.fixed(fit.motion().wakeSeconds(), 1) + " s; "
+                + (within ? "it lies within what they leave open." : "it lies outside of what they leave open: one walk in ten comes out "
+                        + "otherwise than it should, so walk the telling ones twice.");
+    }
+
     private static String metres(double m) {
         return Numbers.fixed(m, 1) + " m";
     }

@@ -32,6 +32,7 @@ import roofnest.app.web.Form;
 import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.Says;
 import roofnest.core.alert.AlertPlan;
+import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.ComingsAndGoings;
 import roofnest.core.promise.Stage;
@@ -76,7 +77,7 @@ class WeekController {
     @PostMapping("/households/{household}/tune/week/comings")
     @Says("What goes on here is kept, and the week drawn by it.")
     String comings(HouseholdRef ref, Form form, Model model) {
-        ComingsAndGoings said = ComingsView.read(form);
+        ComingsAndGoings said = ComingsView.read(form, comings.of(ref.id()).comings());
         int version = form.version();
         return form.save(() -> changes.run(ref, Stage.TUNE, () -> comings.say(ref.id(), said, version))) ? back(ref, form)
                 : page(ref, form, model);
@@ -138,7 +139,7 @@ class WeekController {
         boolean kept = form.bring("events", () -> {
             EventList list = EventLists.read(events, record.camera().name(), now, clock.getZone(), order);
             changes.run(ref, Stage.TUNE, () -> counts.keep(ref.id(), record.id(), list.from(), list.days(), list.clips(),
-                    OptionalInt.empty(), mark(ref, record.id()), ref.by()));
+                    OptionalInt.empty(), list.kinds(), mark(ref, record.id()), ref.by()));
         });
         return kept ? back(ref, form) : page(ref, form, model);
     }
@@ -166,10 +167,14 @@ class WeekController {
             IntFunction<WeekOutcome.OfCamera> ofMonth
                     = month -> months.computeIfAbsent(month, any -> weeks.ofCamera(now.facts(), now.judge(), any, camera)
                             .orElseThrow(NoSuchPage::new));
-            Counted nothing = CountedView.nothing(now(of(counts.of(ref.id()), camera), now.camera(camera), now.facts().alerts()), ofMonth)
-                    .orElseThrow(() -> new Conflict("Somebody took out what was counted meanwhile."));
+            List<CountedWeekRepository.Row> rows = now(of(counts.of(ref.id()), camera), now.camera(camera), now.facts().alerts());
+            Optional<Counted> nothing = CountedView.nothing(rows, ofMonth);
+            Map<AlertSpec.Kind, Counted> byBody = CountedView.byBody(rows, ofMonth);
+            if (nothing.isEmpty() && byBody.isEmpty()) {
+                throw new Conflict("Somebody took out what was counted meanwhile.");
+            }
             comings.say(ref.id(), CountedView.bent(now.facts().comings(), rates, ofMonth.apply(now.facts().today().getMonthValue()),
-                    nothing), version);
+                    nothing, byBody), version);
         })) ? back(ref, form) : page(ref, form, model);
     }
 

@@ -63,11 +63,15 @@ record WeekView(String head, String said, List<Day> days, List<What> whats, List
 
     record MonthLink(int month, String name, boolean now) {}
 
-    /** A day of the drawn week, one line for whatever came. */
-    record Played(int day, String name, List<Line> lines) {}
+    /**
+     * A day of the drawn week, one line for whatever came.
+     *
+     * @param pictures of cameras that notice something that day, those that notice most first
+     */
+    record Played(int day, String name, List<Line> lines, List<PlayedPicture> pictures) {}
 
-    /** @param way points of it as x,y pairs; empty for what stirs before a camera. @param seconds that it takes */
-    record Line(String at, double atS, String what, String way, String kind, List<String> answers, String track, double seconds) {}
+    /** @param track points of its way as x,y pairs; empty for what stirs before a camera. @param passes by which a picture knows it */
+    record Line(String at, double atS, String what, String way, String kind, List<String> answers, String track, String passes) {}
 
     /** @param counted whether anybody counted real days of this house */
     static WeekView of(Frame frame, WeeksKept.Drawn drawn, int month, int day, boolean counted) {
@@ -75,7 +79,8 @@ record WeekView(String head, String said, List<Day> days, List<What> whats, List
         HousePlan plan = frame.facts().plan().orElseThrow();
         return new WeekView(head(outcome), said(frame, outcome, month, counted), days(drawn.middle()), whats(outcome),
                 arrivals(plan, outcome), cameras(frame, outcome), Optional.of(onPlan(plan, frame, outcome)), unplaced(frame),
-                IntStream.rangeClosed(1, 12).mapToObj(m -> new MonthLink(m, name(m), m == month)).toList(), played(drawn.middle(), day));
+                IntStream.rangeClosed(1, 12).mapToObj(m -> new MonthLink(m, name(m), m == month)).toList(),
+                played(frame, drawn.middle(), day));
     }
 
     private static String name(int month) {
@@ -205,16 +210,18 @@ record WeekView(String head, String said, List<Day> days, List<What> whats, List
                 .map(entry -> entry.getKey() + ". Not reckoned: " + entry.getValue() + ".").toList();
     }
 
-    private static Played played(List<Weeks.Event> events, int day) {
-        List<Line> lines = events.stream().filter(event -> dayOf(event) == day).map(event -> {
+    private static Played played(Frame frame, List<Weeks.Event> week, int day) {
+        List<Weeks.Event> events = week.stream().filter(event -> dayOf(event) == day).toList();
+        List<Line> lines = events.stream().map(event -> {
             double ofDay = event.atS() % (Week.SECONDS_AN_HOUR * Week.HOURS_A_DAY);
             return new Line(clock(ofDay), ofDay, event.kind().words(), event.way(), kind(event),
                     event.answers().stream().filter(answer -> answer.made() != Weeks.Made.UNNOTICED || missed(event))
                             .map(answer -> answer.camera() + " " + answer.made().words() + ": " + answer.why()).toList(),
                     event.on().map(WeekView::track).orElse(""),
-                    event.on().map(way -> way.walk().lengthM() / event.kind().body().speedMPerS()).orElse(0.0));
+                    PlayedPicture.key(event));
         }).toList();
-        return new Played(day, List.of("Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday").get(day), lines);
+        return new Played(day, List.of("Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday").get(day), lines,
+                PlayedPicture.of(frame, events));
     }
 
     private static String track(Source.Way way) {

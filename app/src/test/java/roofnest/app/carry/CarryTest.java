@@ -15,6 +15,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.time.OffsetDateTime;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -53,6 +54,7 @@ import roofnest.app.records.ResidentRepository;
 import roofnest.app.records.SensorWalkRepository;
 import roofnest.core.access.Access;
 import roofnest.core.alert.AlertPlan;
+import roofnest.core.alert.Bell;
 import roofnest.core.alert.Content;
 import roofnest.core.alert.DeviceRule;
 import roofnest.core.alert.Does;
@@ -79,6 +81,7 @@ import roofnest.app.records.SpotLookRepository;
 import roofnest.app.web.ImportRefused;
 import roofnest.core.catalogue.DeviceDocument;
 import roofnest.core.catalogue.AlertSpec;
+import roofnest.core.catalogue.BellSpec;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.ComingsAndGoings;
 import roofnest.core.judge.Judged;
@@ -96,12 +99,15 @@ import roofnest.core.still.Spread;
 import roofnest.core.still.Tap;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.Projection;
+import roofnest.core.week.DayCurve;
 import roofnest.core.week.HouseKind;
 import roofnest.core.week.SourceKind;
 
 /** A household goes out of one firm and comes into another as it was, secrets apart; and what is wrong changes nothing. */
 @AppTest
 class CarryTest {
+    private static final Map<SourceKind, DayCurve> CURVES = Map.of(SourceKind.BIRD, new DayCurve(Collections.nCopies(24, 0.5),
+            Collections.nCopies(24, 0.25)));
     @Autowired private MockMvc mvc;
     @Autowired private DemoPlaces demo;
     @Autowired private CarryOut out;
@@ -240,14 +246,17 @@ class CarryTest {
                 "Wynn Tarr"));
         cameras.watch(from.id(), eye.id(), new Camera.Watching(2, Set.of(AlertSpec.Kind.PERSON, AlertSpec.Kind.VEHICLE)),
                 cameras.get(from.id(), eye.id()).version());
-        comings.say(from.id(), new ComingsAndGoings(HouseKind.FARM, Map.of(SourceKind.WILD, 2.5)), 0);
-        counted.keep(from.id(), eye.id(), LocalDate.of(2026, 11, 2), 7, 120, OptionalInt.of(9), "as it was", "Jory Penhale");
+        comings.say(from.id(), new ComingsAndGoings(HouseKind.FARM, Map.of(SourceKind.WILD, 2.5), CURVES), 0);
+        counted.keep(from.id(), eye.id(), LocalDate.of(2026, 11, 2), 7, 120, OptionalInt.of(9), Map.of(AlertSpec.Kind.PET, 4), "as it was",
+                "Jory Penhale");
         long rung = residents.add(from.id(), "Odd One", "", Access.Tie.LIVES_HERE, null);
         AlertPlan plan = new AlertPlan(ModeWeek.USUAL.with(hour -> hour % 24 < 6, Mode.NIGHT),
                 Map.of(eye.id(), Map.of(Mode.NIGHT, Does.RECORDS)),
                 Map.of(rung, new Phone(Optional.of(new QuietHours(22, 6)), Content.THUMBNAIL, 5, Map.of(eye.id(),
                         Set.of(AlertSpec.Kind.PERSON)))),
-                List.of(new DeviceRule(eye.id(), AlertSpec.Kind.ANY, DeviceRule.At.DARK, DeviceRule.Act.LIGHT, eye.id())));
+                List.of(new DeviceRule(eye.id(), AlertSpec.Kind.ANY, DeviceRule.At.DARK, DeviceRule.Act.LIGHT, eye.id())))
+                .withSilent(eye.id(), Optional.of(new QuietHours(9, 12)))
+                .withBell(eye.id(), new Bell(BellSpec.Chime.PHONES, Optional.of("We are out."), 20, List.of("Coming")));
         alerts.say(from.id(), plan, 0);
         setups.set(from.id(), eye.id(), new PictureSetup(PictureSpec.Light.AMBIENT, false, false, false, true, true, false));
         views.add(from.id(), eye.id(), new Patrol.View("gate", 40, 12, 30));
@@ -276,7 +285,7 @@ class CarryTest {
         assertThat(there.camera().lead().orElseThrow().turns()).containsExactly(new SpacePoint(1.25, -2, 0.4), new SpacePoint(3, -2, 2.2));
         assertThat(there.camera().watching()).contains(new Camera.Watching(2, Set.of(AlertSpec.Kind.PERSON, AlertSpec.Kind.VEHICLE)));
         assertThat(judged.of(taken.ref().id()).facts().comings()).isEqualTo(new ComingsAndGoings(HouseKind.FARM,
-                Map.of(SourceKind.WILD, 2.5)));
+                Map.of(SourceKind.WILD, 2.5), CURVES));
         assertThat(alerts.of(taken.ref().id()).plan()).isEqualTo(plan.renumbered(Map.of(eye.id(), there.id()),
                 Map.of(rung,
                         residents.of(taken.ref().id()).stream().filter(r -> r.name().equals("Odd One")).findFirst().orElseThrow().id())));
@@ -294,6 +303,7 @@ class CarryTest {
             assertThat(walk.mark()).isEqualTo(sensingMark);
         });
         assertThat(counted.of(taken.ref().id())).singleElement().satisfies(row -> {
+            assertThat(row.kinds()).isEqualTo(Map.of(AlertSpec.Kind.PET, 4));
             assertThat(row.cameraId()).isEqualTo(there.id());
             assertThat(row.clips()).isEqualTo(120);
             assertThat(row.wanted()).hasValue(9);

@@ -161,6 +161,18 @@ class BoardApiTest {
     }
 
     @Test
+    void zones_are_fitted_to_what_the_model_has_and_put_back_whole() throws Exception {
+        String drawn = "{\"corners\":[[0.3,0.6],[0.7,0.6],[0.5,0.9]],\"version\":%d}";
+        String none = camera("/zones", String.format(drawn, 0)).getContentAsString();
+        assertThat(none).contains("zone 1");
+        assertThat(camera("/zones", "{\"whole\":[],\"version\":1}").getContentAsString()).doesNotContain("patch zone");
+        assertThat(camera("/zones", "{\"whole\":[{\"name\":\"way 1\",\"corners\":[[0.1,0.1],[0.2,0.1],[0.2,0.3]]}],\"version\":2}")
+                .getContentAsString()).contains("way 1");
+        assertThat(camera("/zones", "{\"whole\":[{\"name\":\"way 1\",\"corners\":[[0.1],[0.2,0.1],[0.2,0.3]]}],\"version\":3}")
+                .getContentAsString()).contains("A corner is two numbers.");
+    }
+
+    @Test
     void a_zone_is_drawn_in_the_picture_or_on_the_plan_and_taken_out() throws Exception {
         assertThat(camera("/zones", "{\"corners\":[[0.3,0.6],[0.7,0.6],[0.5,0.9]],\"version\":0}").getContentAsString())
                 .contains("patch zone", "zone 1");

@@ -7,6 +7,8 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 
 import org.jsoup.Jsoup;
@@ -51,6 +53,7 @@ class AlertsPageTest {
     private long camera;
     private long other;
     private long ann;
+    private long bell;
 
     @BeforeEach
     void twoCamerasAndSomebodyWhoIsRung() {
@@ -141,6 +144,51 @@ class AlertsPageTest {
         assertThat(rings(page)).isZero();
         double holiday = Double.parseDouble(page.select(".alerts-head").text().replaceAll(".*would ring ([0-9.]+) times a day.*", "$1"));
         assertThat(holiday).isGreaterThan(1);
+    }
+
+    @Test
+    void silent_hours_of_a_camera_are_kept_said_and_reckoned() throws Exception {
+        annIsGivenBoth();
+        double always = rings(page());
+        List<String> fields = new ArrayList<>(List.of(does("RINGS", "RINGS")));
+        fields.set(1, "0");
+        fields.addAll(List.of("silentfrom-" + camera, "8", "silentto-" + camera, "20"));
+        assertThat(send("does", fields.toArray(String[]::new)).getRedirectedUrl()).endsWith("/tune/alerts");
+        Document page = page();
+        assertThat(page.select(".does-row").first().text()).contains("rings every day 0–8 h, 20–24 h");
+        assertThat(page.select("#silentfrom-" + camera).val()).isEqualTo("8");
+        assertThat(rings(page)).isLessThan(always);
+        fields.set(fields.size() - 1, "8");
+        fields.set(1, "1");
+        MockHttpServletResponse wrong = send("does", fields.toArray(String[]::new));
+        assertThat(wrong.getStatus()).isEqualTo(422);
+        assertThat(read(wrong).select(".does-row .fault").text()).contains("begin and end at different hours");
+    }
+
+    @Test
+    void a_bell_is_answered_as_it_is_set_and_what_is_wrong_with_that_is_said() throws Exception {
+        changes.run(ref, Stage.TUNE, () -> bell = cameras.add(ref.id(), "Bell", "pellan-knock", new CameraPose(3.2, -0.35, 1.2, 180, 0),
+                Camera.Settings.DEFAULT));
+        assertThat(page().select("#bell-" + bell).text()).contains("nine in ten who are rung can speak", "was given it yet");
+        assertThat(page().select("[id^=bell-]")).as("the others are no bells").hasSize(1);
+        assertThat(send("bells/" + bell, "version", "0", "bell", "" + bell, "chime", "PHONES", "message", "We are out.", "after", "1",
+                "replies", "Leave it by the step\n\nComing").getRedirectedUrl()).endsWith("/tune/alerts");
+        Document set = page();
+        assertThat(set.select("#bell-" + bell + " .fault").text()).contains("It speaks after 1 s, before most could have answered");
+        assertThat(set.select("#b" + bell + "replies").val()).isEqualTo("Leave it by the step\nComing");
+        MockHttpServletResponse long4 = send("bells/" + bell, "version", "1", "bell", "" + bell, "chime", "HUB", "message", "", "after", "",
+                "replies", "a\nb\nc\nd");
+        assertThat(long4.getStatus()).isEqualTo(422);
+        assertThat(read(long4).select("#bell-" + bell).text()).contains("It keeps 3 answers ready, one a line.");
+        assertThat(read(long4).select("#b" + bell + "replies").val()).isEqualTo("a\nb\nc\nd");
+        assertThat(send("bells/" + bell, "version", "1", "chime", "SOCKET").getStatus()).as("it has none in a socket").isEqualTo(422);
+        assertThat(send("bells/" + camera, "version", "1", "chime", "HUB").getStatus()).as("no bell").isEqualTo(404);
+        annIsGivenBoth();
+        changes.run(ref, Stage.SHARE, () -> access.grant(ref.id(), ann, bell, Access.Role.OWNER, null));
+        send("phones/" + ann, "version", "1", "person", "" + ann, "quietFrom", "22", "quietTo", "6", "content", "TEXT", "pause", "0",
+                "snooze", "30");
+        assertThat(page().select("#bell-" + bell + " .fault").text()).contains("Nobody hears it every day 0–6 h, 22–24 h");
+        assertThat(page().select("#p" + ann + "snooze").val()).isEqualTo("30");
     }
 
     @Test

@@ -187,6 +187,27 @@ class CountedPageTest {
             assertThat(row.clips()).isEqualTo(280);
             assertThat(row.wanted()).as("nobody told them apart").isEmpty();
         });
+        assertThat(week().select(".real").text()).as("movement alone tells nobody apart").contains("280 of them all movement")
+                .doesNotContain("Bend the rates");
+        StringBuilder told = new StringBuilder("time,camera,kind\n");
+        for (int day = 9; day >= 1; day--) {
+            for (int event = 0; event < 50; event++) {
+                told.append(LocalDate.now().minusDays(day)).append(" 10:").append(10 + event).append(":00,Road eye,").append(event < 45
+                        ? "vehicle\n" : "person\n");
+            }
+        }
+        assertThat(list(told.toString(), "AS_IT_SAYS").getStatus()).isEqualTo(302);
+        assertThat(counts.of(ref.id())).singleElement().satisfies(row -> assertThat(row.kinds()).isEqualTo(Map.of(
+                AlertSpec.Kind.VEHICLE, 315, AlertSpec.Kind.PERSON, 35)));
+        Document apart = week();
+        assertThat(apart.select(".real").text()).contains("315 of them vehicles, 35 of them people", "Vehicles: reckoned",
+                "People: reckoned");
+        double vehicles = Double.parseDouble(apart.select("#rate-vehicle").val().isEmpty() ? "240" : apart.select("#rate-vehicle").val());
+        assertThat(send("bend", "version", "0").getStatus()).isEqualTo(302);
+        assertThat(Double.parseDouble(week().select("#rate-vehicle").val())).as("45 a day rather than hundreds").isLessThan(vehicles)
+                .isPositive();
+        assertThat(week().select("#rate-cyclist").val()).as("cyclists are people to it").isNotEmpty();
+        assertThat(week().select("#rate-bird").val()).as("nothing was said of birds").isEmpty();
         assertThat(fault(list("a,b\n1,2\n", "AS_IT_SAYS"))).contains("No column of it holds times");
         assertThat(fault(list("", "AS_IT_SAYS"))).contains("Choose the list");
         assertThat(fault(list("1/2/2026 10:00\n2/2/2026 10:00\n3/2/2026 10:00\n", "AS_IT_SAYS"))).contains("say which comes first");

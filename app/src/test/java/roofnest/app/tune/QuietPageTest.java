@@ -7,6 +7,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
 import java.time.LocalDate;
+import java.util.Optional;
 import java.util.Set;
 
 import org.jsoup.Jsoup;
@@ -20,10 +21,13 @@ import org.springframework.test.web.servlet.MockMvc;
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
+import roofnest.app.records.AlertRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HouseholdRepository;
+import roofnest.core.alert.AlertPlan;
+import roofnest.core.alert.QuietHours;
 import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.judge.Camera;
 import roofnest.core.promise.Stage;
@@ -37,6 +41,7 @@ class QuietPageTest {
     @Autowired private CameraRepository cameras;
     @Autowired private DemoPlaces demo;
     @Autowired private MockMvc mvc;
+    @Autowired private AlertRepository alerts;
 
     private HouseholdRef ref;
     private long camera;
@@ -118,6 +123,26 @@ class QuietPageTest {
         assertThat(back.settings()).isEqualTo(before.camera().settings());
         assertThat(back.watching()).isEqualTo(before.camera().watching()).isEmpty();
         assertThat(send("/back", "version", String.valueOf(version())).getStatus()).as("there is nothing more to take back").isEqualTo(409);
+    }
+
+    /** Silent hours come and go with the setting that brings them, unless somebody set others by hand meanwhile. */
+    @Test
+    void silent_hours_are_taken_and_taken_back_with_the_setting() throws Exception {
+        QuietHours morning = new QuietHours(9, 11);
+        changes.run(ref, Stage.TUNE, () -> {
+            alerts.say(ref.id(), AlertPlan.USUAL.withSilent(camera, Optional.of(morning)), 0);
+            cameras.take(ref.id(), camera, cameras.get(ref.id(), camera).camera().watchSetting(), java.util.List.of(),
+                    new CameraRepository.Silence(Optional.empty(), Optional.of(morning)), version());
+        });
+        assertThat(send("/back", "version", String.valueOf(version())).getStatus()).isEqualTo(302);
+        assertThat(alerts.of(ref.id()).plan().silent()).isEmpty();
+        changes.run(ref, Stage.TUNE, () -> {
+            alerts.say(ref.id(), AlertPlan.USUAL.withSilent(camera, Optional.of(new QuietHours(13, 15))), alerts.of(ref.id()).version());
+            cameras.take(ref.id(), camera, cameras.get(ref.id(), camera).camera().watchSetting(), java.util.List.of(),
+                    new CameraRepository.Silence(Optional.empty(), Optional.of(morning)), version());
+        });
+        assertThat(send("/back", "version", String.valueOf(version())).getStatus()).isEqualTo(302);
+        assertThat(alerts.of(ref.id()).plan().silent()).as("set by hand").containsEntry(camera, new QuietHours(13, 15));
     }
 
     /** What somebody set by hand after it is not thrown away by taking back. */

@@ -74,24 +74,24 @@ class SettingSheetPageTest {
 
     @Test
     void a_tick_holds_for_the_value_that_was_set_and_no_other() throws Exception {
-        assertThat(page("/sheet").select("h1").text()).isEqualTo("Yard eye: 0 of 14 are set at the camera");
+        assertThat(page("/sheet").select("h1").text()).isEqualTo("Yard eye: 0 of 15 are set at the camera");
         assertThat(send("/sheet/clip/tick", "value", "12 s").getRedirectedUrl()).endsWith("/sheet#step-clip");
         Document ticked = page("/sheet");
-        assertThat(ticked.select("h1").text()).contains("1 of 14");
+        assertThat(ticked.select("h1").text()).contains("1 of 15");
         assertThat(ticked.select("#step-clip").text()).contains("Length of a clip", "Recording, then Length", "12 s",
                 "set by Jory Penhale");
         changes.run(ref, Stage.TUNE, () -> cameras.tune(ref.id(), camera, Camera.Settings.DEFAULT.withClipSeconds(20), null,
                 cameras.get(ref.id(), camera).version()));
         Document changed = page("/sheet");
-        assertThat(changed.select("h1").text()).contains("0 of 14");
+        assertThat(changed.select("h1").text()).contains("0 of 15");
         assertThat(changed.select("#step-clip").text()).contains("20 s", "was set to 12 s by Jory Penhale", "set it anew");
         MockHttpServletResponse stale = send("/sheet/clip/tick", "value", "12 s");
         assertThat(stale.getStatus()).isEqualTo(409);
         assertThat(stale.getContentAsString()).contains("It is to be set to something else now: 20 s.");
         send("/sheet/clip/tick", "value", "20 s");
-        assertThat(page("/sheet").select("h1").text()).contains("1 of 14");
+        assertThat(page("/sheet").select("h1").text()).contains("1 of 15");
         send("/sheet/clip/untick");
-        assertThat(page("/sheet").select("h1").text()).contains("0 of 14");
+        assertThat(page("/sheet").select("h1").text()).contains("0 of 15");
         assertThat(send("/sheet/clip/untick").getStatus()).isEqualTo(404);
         assertThat(send("/sheet/nothing/tick", "value", "x").getStatus()).isEqualTo(404);
     }
@@ -103,11 +103,11 @@ class SettingSheetPageTest {
         assertThat(page("/sheet").select("#step-clip").text()).contains("set by Jory Penhale");
         changes.run(ref, Stage.PAIR, () -> cameras.markApart(ref.id(), camera));
         assertThat(page("/sheet").select("#step-clip").text()).contains("before the camera left the network");
-        assertThat(page("/sheet").select("h1").text()).contains("0 of 14");
+        assertThat(page("/sheet").select("h1").text()).contains("0 of 15");
         changes.run(ref, Stage.PAIR, () -> cameras.markJoined(ref.id(), camera));
         assertThat(page("/sheet").select("#step-clip").text()).contains("before the camera joined as it is now");
         send("/sheet/clip/tick", "value", "12 s");
-        assertThat(page("/sheet").select("h1").text()).contains("1 of 14");
+        assertThat(page("/sheet").select("h1").text()).contains("1 of 15");
     }
 
     /** Every cell of its grid: the longest thing that there is to set. */
@@ -139,8 +139,38 @@ class SettingSheetPageTest {
         assertThat(after.select("#picture").text()).doesNotContain("It records sound.");
         assertThat(after.select("#step-night").text()).contains("colour by its spotlight");
         assertThat(after.select("#step-sound").text()).contains("off");
+        send("/sheet/picture", "version", version(), "light", "SPOTLIGHT", "size", "1920");
+        assertThat(judged.of(ref.id()).camera(camera).camera().model().lens().widthPx()).isEqualTo(1920);
+        assertThat(page("/sheet").select("#step-size").text()).contains("middle");
+        assertThat(send("/sheet/picture", "version", version(), "light", "SPOTLIGHT", "size", "640").getStatus()).isEqualTo(422);
         assertThat(send("/sheet/picture", "version", "0", "light", "INFRARED").getStatus()).isEqualTo(409);
         assertThat(send("/sheet/picture", "version", version(), "light", "MOONLIGHT").getStatus()).isEqualTo(422);
+    }
+
+    /** A stand-in answers, and of what it says nothing comes near the real sensor, also when walks are carried or counted. */
+    @Test
+    void practice_before_a_stand_in_bends_no_real_sensor() throws Exception {
+        var stated = judged.of(ref.id()).camera(camera).camera().model().motion();
+        Document first = page("/walks/practice");
+        assertThat(first.select(".practice-head").text()).contains("Simulated.", "Nothing of it bends the real one");
+        assertThat(first.text()).doesNotContain("Look what it truly is");
+        for (int i = 0; i < 3; i++) {
+            var form = page("/walks/practice").select("form:has([name=round])").first();
+            assertThat(send("/walks/practice", "round", form.select("[name=round]").val(), "fromX", form.select("[name=fromX]").val(),
+                    "fromY", form.select("[name=fromY]").val(), "toX", form.select("[name=toX]").val(), "toY",
+                    form.select("[name=toY]").val(), "air", "12").getRedirectedUrl()).endsWith("/walks/practice?round=1");
+        }
+        Document walked = page("/walks/practice");
+        assertThat(walked.select(".plain-list li")).hasSize(3).allSatisfy(row -> assertThat(row.text()).containsPattern("noticed"));
+        assertThat(walked.text()).doesNotContain("The stand-in reaches");
+        assertThat(page("/walks/practice?look=1&round=1").text()).contains("The stand-in reaches", "Your walks say");
+        assertThat(page("/walks/practice?round=2").select(".plain-list li")).as("another stand-in").isEmpty();
+        assertThat(judged.of(ref.id()).camera(camera).camera().model().motion()).isEqualTo(stated);
+        assertThat(page("/walks").select("h1").text()).isEqualTo("Yard eye: Nobody has walked before it yet");
+        assertThat(send("/walks/practice", "round", "1", "fromX", "x", "fromY", "0", "toX", "1", "toY", "1", "air", "12").getStatus())
+                .isEqualTo(422);
+        assertThat(send("/walks/practice", "round", "-3", "fromX", "0", "fromY", "0", "toX", "1", "toY", "1", "air", "12").getStatus())
+                .isEqualTo(422);
     }
 
     @Test

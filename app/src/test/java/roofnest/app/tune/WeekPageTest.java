@@ -8,6 +8,8 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 
 import org.jsoup.Jsoup;
@@ -44,6 +46,60 @@ class WeekPageTest {
 
     private HouseholdRef ref;
     private long camera;
+
+    /** 48 hours, of which one is drawn otherwise. */
+    private String[] hours(String hour, String typed, int version) {
+        List<String> fields = new ArrayList<>(List.of("kind", "WASHING", "version", String.valueOf(version)));
+        for (String day : List.of("wd-", "we-")) {
+            for (int i = 0; i < 24; i++) {
+                fields.add(day + i);
+                fields.add((day + i).equals(hour) ? typed : "0");
+            }
+        }
+        return fields.toArray(String[]::new);
+    }
+
+    /** Whatever a picture sees pass stands there in its pixels, and what is behind the house does not. */
+    @Test
+    void a_day_is_played_in_the_pictures_that_see_it() throws Exception {
+        Document page = page(ref, "/week?day=1");
+        var pictures = page.select(".played-picture");
+        assertThat(pictures).hasSize(1);
+        assertThat(pictures.select("figcaption").text()).isEqualTo("Road eye");
+        assertThat(pictures.select("[data-track]")).isNotEmpty().allSatisfy(pass -> {
+            assertThat(pass.attr("data-track").split(" ")).hasSize(24).anyMatch(moment -> !moment.equals("-"));
+            assertThat(page.select("#day-lines tr[data-passes=" + '"' + pass.attr("data-key") + '"' + "]")).isNotEmpty();
+        });
+    }
+
+    @Test
+    void a_day_that_was_drawn_is_the_day_that_comes_and_can_be_taken_back() throws Exception {
+        // Of another kind than the other houses here, so that theirs learn nothing from it.
+        changes.run(ref, Stage.TUNE, () -> comings.say(ref.id(), new ComingsAndGoings(HouseKind.FARM, Map.of()), 0));
+        Document before = Jsoup.parse(mvc.perform(get(ref.path() + "/tune/week/hours?kind=WASHING").with(user(ref.staff()))).andReturn()
+                .getResponse().getContentAsString());
+        assertThat(before.select("h1").text()).isEqualTo("Washing on a line, by the hour");
+        assertThat(before.select(".week-head .meta").text()).startsWith("Ordinary, as for");
+        assertThat(before.select("input[name=wd-8]").val()).isNotBlank();
+        assertThat(send("week/hours", hours("wd-8", "3600", 1)).getRedirectedUrl()).endsWith("/tune/week/hours?kind=WASHING");
+        ComingsRepository.Said said = comings.of(ref.id());
+        assertThat(said.comings().curves().get(SourceKind.WASHING).weekday().get(8)).isEqualTo(3600);
+        assertThat(said.comings().aWeekday()).containsEntry(SourceKind.WASHING, 3600.0);
+        Document drawn = Jsoup.parse(mvc.perform(get(ref.path() + "/tune/week/hours?kind=WASHING").with(user(ref.staff()))).andReturn()
+                .getResponse().getContentAsString());
+        assertThat(drawn.select(".week-head .meta").text()).isEqualTo(
+                "As it was drawn for this house: 3600 times on a weekday, 0 times on a day of the weekend.");
+        assertThat(send("week/hours", hours("wd-8", "5", 1)).getStatus()).as("somebody was quicker").isEqualTo(409);
+        MockHttpServletResponse wrong = send("week/hours", hours("we-3", "-2", said.version()));
+        assertThat(wrong.getStatus()).isEqualTo(422);
+        Document again = Jsoup.parse(wrong.getContentAsString());
+        assertThat(again.select("input[name=we-3]").val()).as("what was typed").isEqualTo("-2");
+        assertThat(again.select(".fault").text()).contains("Enter how often at the weekend from 3 to 4, from 0 to 3600 times.");
+        assertThat(send("week/hours/ordinary", "kind", "WASHING", "version", String.valueOf(said.version())).getStatus()).isEqualTo(302);
+        assertThat(comings.of(ref.id()).comings().curves()).isEmpty();
+        assertThat(comings.of(ref.id()).comings().aWeekday()).as("as often as it was said").containsEntry(SourceKind.WASHING, 3600.0);
+        assertThat(send("week/hours", "kind", "DRAGONS", "version", "0").getStatus()).isEqualTo(422);
+    }
 
     @BeforeEach
     void aCameraOverTheRoad() {

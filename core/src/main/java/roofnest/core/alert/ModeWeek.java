@@ -12,7 +12,7 @@ import java.util.stream.IntStream;
  */
 public record ModeWeek(String signs) {
     public static final int HOURS = 168;
-    private static final int HOURS_A_DAY = 24;
+    static final int HOURS_A_DAY = 24;
     private static final int DAYS = 7;
     private static final String[] DAY = {"Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"};
 

@@ -15,11 +15,35 @@ import roofnest.core.lang.Worded;
  * @param kinds what it can tell apart, and what each needs
  * @param coolDownSeconds rests between clips that can be chosen, rising
  * @param endsEarly whether a clip ends when nothing moves any longer
+ * @param zoneShape how zones are drawn in its app; as polygons when left out
+ * @param zoneGrid the cells that its app shows; null unless zones are made of cells
+ * @param bell what can be set about it as a bell; null when it is none, or its document does not say
  */
-public record AlertSpec(List<String> sensitivity, int zones, List<KindOf> kinds, List<Integer> coolDownSeconds, boolean endsEarly) {
+public record AlertSpec(List<String> sensitivity, int zones, List<KindOf> kinds, List<Integer> coolDownSeconds, boolean endsEarly,
+        ZoneShape zoneShape, DeviceModel.MaskGrid zoneGrid, BellSpec bell) {
     /** A model that says nothing of it. */
     public static final AlertSpec PLAIN = new AlertSpec(
-            List.of("low", "middle", "high"), 0, List.of(new KindOf(Kind.ANY, Needs.CAMERA)), List.of(0, 30, 60, 300), false);
+            List.of("low", "middle", "high"), 0, List.of(new KindOf(Kind.ANY, Needs.CAMERA)), List.of(0, 30, 60, 300), false, null, null,
+            null);
+
+    /** How zones are drawn in a model's app. */
+    public enum ZoneShape implements Worded {
+        @JsonProperty("polygons")
+        POLYGONS("with corners of one's own"), @JsonProperty("rectangles")
+        RECTANGLES("as rectangles"), @JsonProperty("cells")
+        CELLS("of cells");
+
+        private final String words;
+
+        ZoneShape(String words) {
+            this.words = words;
+        }
+
+        @Override
+        public String words() {
+            return words;
+        }
+    }
 
     public enum Kind implements Worded {
         @JsonProperty("any")
@@ -64,6 +88,10 @@ public record AlertSpec(List<String> sensitivity, int zones, List<KindOf> kinds,
     public record KindOf(Kind kind, Needs needs) {}
 
     public AlertSpec {
+        zoneShape = zoneShape == null ? ZoneShape.POLYGONS : zoneShape;
+        if (zoneShape == ZoneShape.CELLS ? zoneGrid == null || !zoneGrid.canMask() : zoneGrid != null) {
+            throw new IllegalArgumentException("zones made of cells have a grid, and no others do");
+        }
         sensitivity = List.copyOf(sensitivity);
         kinds = List.copyOf(kinds);
         coolDownSeconds = List.copyOf(coolDownSeconds);

@@ -90,6 +90,9 @@ public record DeviceModel(
         body = body == null ? Body.CAMERA : body;
         can = can == null ? List.of() : List.copyOf(can);
         picture = picture == null ? PictureSpec.PLAIN : picture;
+        if (!picture.sizes().isEmpty() && picture.sizes().get(0).widthPx() < lens.widthPx()) {
+            throw new IllegalArgumentException("its first picture size is the full one");
+        }
         if (peopleMax != null) {
             Require.inRange("people who can look", peopleMax, 1, 1000);
         }
@@ -112,6 +115,13 @@ public record DeviceModel(
         return new DeviceModel(key, maker, name, summary, lens.withNightRange(night.rangeM()), radio, credentials, setUp, passwordRule,
                 factoryPassword, power.withLight(night.lightMa()), motion, recording, mask, mount, sharing, factoryAddress, alerts, hub,
                 peopleMax, pans, body, can, picture);
+    }
+
+    /** Recording in another size of picture. */
+    public DeviceModel recordedAt(PictureSpec.Size size) {
+        return new DeviceModel(key, maker, name, summary, lens.withWidth(size.widthPx()), radio, credentials, setUp, passwordRule,
+                factoryPassword, power, motion, recording.withBitrate(size.bitrateMbps()), mask, mount, sharing, factoryAddress, alerts,
+                hub, peopleMax, pans, body, can, picture);
     }
 
     /** Noticing otherwise than its document says. */

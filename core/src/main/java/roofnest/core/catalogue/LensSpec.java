@@ -31,6 +31,11 @@ public record LensSpec(Projection projection, int widthPx, int heightPx, double 
         }
     }
 
+    /** The same view in another number of pixels. */
+    LensSpec withWidth(int width) {
+        return new LensSpec(projection, width, (int) Math.round((double) heightPx * width / widthPx), hfovDeg, nightRangeM);
+    }
+
     LensSpec withNightRange(double rangeM) {
         return new LensSpec(projection, widthPx, heightPx, hfovDeg, rangeM);
     }

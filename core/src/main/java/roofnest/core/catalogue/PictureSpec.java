@@ -18,12 +18,14 @@ import roofnest.core.lang.Worded;
  * @param sound whether it records sound
  * @param statusLight whether its status light can be switched off
  * @param stamp whether it writes day and time into its picture
+ * @param sizes of picture that it records, the full one first; empty where there is only that
+ * @param zoomMost how many times its app magnifies a picture; 1 when left out, for not at all
  * @param menu where each thing is set, in the order and words of its own app; what is left out is said in ordinary words
  */
 public record PictureSpec(List<Night> night, boolean wideRange, boolean turns, boolean sound, boolean statusLight, boolean stamp,
-        List<At> menu) {
+        List<Size> sizes, Double zoomMost, List<At> menu) {
     /** A model of whose picture nothing is said. */
-    public static final PictureSpec PLAIN = new PictureSpec(null, false, true, true, false, true, null);
+    public static final PictureSpec PLAIN = new PictureSpec(null, false, true, true, false, true, null, null, null);
 
     /** By what a picture is seen in the dark. */
     public enum Light implements Worded {
@@ -57,6 +59,15 @@ public record PictureSpec(List<Night> night, boolean wideRange, boolean turns, b
         }
     }
 
+    /** One size of picture. @param widthPx its height follows the sensor's shape */
+    public record Size(String name, int widthPx, double bitrateMbps) {
+        public Size {
+            name = Require.text("name of a picture size", name, 30);
+            Require.inRange("picture width in pixels", widthPx, 160, 8000);
+            Require.inRange("bit rate in Mbit/s", bitrateMbps, 0.1, 30);
+        }
+    }
+
     /** @param sets key of a step. @param where words of its app that lead there */
     public record At(String sets, String where) {
         public At {
@@ -71,6 +82,13 @@ public record PictureSpec(List<Night> night, boolean wideRange, boolean turns, b
     public PictureSpec {
         night = night == null ? List.of() : List.copyOf(night);
         menu = menu == null ? List.of() : List.copyOf(menu);
+        sizes = sizes == null ? List.of() : List.copyOf(sizes);
+        zoomMost = zoomMost == null ? 1 : Require.inRange("magnifies at most", zoomMost, 1, 100);
+        for (int i = 1; i < sizes.size(); i++) {
+            if (sizes.get(i).widthPx() >= sizes.get(i - 1).widthPx()) {
+                throw new IllegalArgumentException("picture sizes are said from the full one down");
+            }
+        }
         if (night.stream().map(Night::light).distinct().count() < night.size()) {
             throw new IllegalArgumentException("each way to see by night is said once");
         }

@@ -14,4 +14,8 @@ public record RecordingSpec(double bitrateMbps, int cardMaxGb, int clipMinSecond
         Require.inRange("shortest clip in seconds", clipMinSeconds, 1, 600);
         Require.inRange("longest clip in seconds", clipMaxSeconds, clipMinSeconds, 600);
     }
+
+    RecordingSpec withBitrate(double mbps) {
+        return new RecordingSpec(mbps, cardMaxGb, clipMinSeconds, clipMaxSeconds);
+    }
 }

@@ -196,7 +196,11 @@ public record Camera(
     public Camera withSetup(PictureSetup set) {
         PictureSpec.Night night = model.nights().stream().filter(each -> each.light() == set.light()).findFirst()
                 .orElseGet(() -> model.nights().get(0));
-        return new Camera(id, name, model.byNight(night), pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, hangs,
+        DeviceModel seeing = model.byNight(night);
+        Optional<PictureSpec.Size> size = model.picture().sizes().stream().filter(each -> each.widthPx() == set.widthPx()).findFirst()
+                .or(() -> model.picture().sizes().stream().findFirst());
+        return new Camera(id, name, size.map(seeing::recordedAt).orElse(seeing), pose, masked, settings, joined, ownPassword, mounted,
+                lastCharged, zones, hangs,
                 look, lead, watching, Optional.of(set.by(night.light())));
     }
 

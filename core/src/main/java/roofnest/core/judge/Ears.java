@@ -32,7 +32,7 @@ public final class Ears {
                         }
                     });
             if (!rung.isEmpty()) {
-                ears.add(new Ear(person.id(), person.name(), rung, phone.quiet(), phone.pauseMinutes()));
+                ears.add(new Ear(person.id(), person.name(), rung, phone.quiet(), phone.pauseMinutes(), phone.snoozeMinutes()));
             }
         }
         Map<Long, Set<AlertSpec.Kind>> nobodys = new HashMap<>();

@@ -124,8 +124,14 @@ public final class HouseholdJudge {
     }
 
     /** What is right and what is not about how a camera's picture is set. */
-    public PictureAdvice pictureAdvice(Camera camera) {
-        return PictureAdvice.of(camera, house.map(h -> eye(camera)), house.map(House::sun), house.map(House::plan));
+    public PictureAdvice pictureAdvice(HouseholdFacts facts, Camera camera) {
+        return PictureAdvice.of(camera, house.map(h -> eye(camera)), house.map(House::sun), house.map(House::plan))
+                .and(house.isEmpty() ? List.of() : PictureAdvice.sizes(camera, other -> again(facts.withCamera(other))));
+    }
+
+    /** Hours of the week in which somebody may press a bell and nobody hears it; of a camera that is no bell none. */
+    public boolean[] unheardBell(HouseholdFacts facts, Camera camera) {
+        return BellHours.unheard(facts, camera);
     }
 
     /** What has to be asked locally because of what the cameras see and hear, where they hang and whom they meet. */

@@ -38,11 +38,13 @@ final class OrdinaryWeek {
 
     static Quietest quietest(House house, HouseholdFacts facts, Camera camera, CameraEye eye, int monthOfYear) {
         return new Quietest(house.plan(), house.ground(), sources(house.plan(), facts), watch(house, facts, camera, eye),
-                conditions(house, facts, monthOfYear), facts.alerts(), SEED);
+                conditions(house, facts, monthOfYear), facts.alerts(),
+                (clips, seconds, dark) -> WeekUse.packDays(camera, clips, seconds, dark), SEED);
     }
 
     static List<Source> sources(HousePlan plan, HouseholdFacts facts) {
-        return new Sources(plan, RATES, facts.comings().house(), facts.comings().aWeekday()).all();
+        return new Sources(plan, RATES, facts.comings().house(), facts.comings().aWeekday(), facts.comings().curves())
+                .all();
     }
 
     static Watch watch(House house, HouseholdFacts facts, Camera camera, CameraEye eye) {

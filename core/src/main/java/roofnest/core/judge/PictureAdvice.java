@@ -4,10 +4,13 @@ import java.time.Month;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 
 import org.locationtech.jts.geom.Coordinate;
@@ -19,10 +22,13 @@ import org.locationtech.jts.operation.distance.DistanceOp;
 
 import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.catalogue.DeviceModel;
+import roofnest.core.catalogue.PictureSpec;
 import roofnest.core.lang.Numbers;
 import roofnest.core.plan.Area;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Segments;
+import roofnest.core.promise.PromiseKey;
+import roofnest.core.promise.Standing;
 import roofnest.core.view.SunTrack;
 import roofnest.core.view.Zone;
 
@@ -50,6 +56,7 @@ public record PictureAdvice(List<String> faults, List<String> words) {
         sun.ifPresent(track -> sun(camera, set, track.glareMinutesByMonth(eye.orElseThrow().eye()), faults, words));
         night(camera, set, plan, faults, words);
         overlap(camera, faults, words);
+        zoom(camera, words);
         if (set.sound()) {
             words.add(
                     "It records sound. Whether that is allowed, and who has to be told, is for the law of the place: many forbid it where "
@@ -59,6 +66,58 @@ public record PictureAdvice(List<String> faults, List<String> words) {
             words.add("It listens for smoke and carbon monoxide alarms as a courtesy. It is no alarm: the house needs its own.");
         }
         return new PictureAdvice(faults, words);
+    }
+
+    /** Held upright, a phone's screen is so many pixels wide; a picture that is magnified further gets larger and not sharper. */
+    static final int SCREEN_PX = 1080;
+
+    /** How far it is worth magnifying, against how far its app goes. */
+    private static void zoom(Camera camera, List<String> words) {
+        double worth = Math.max(1, (double) camera.model().lens().widthPx() / SCREEN_PX);
+        if (camera.model().picture().zoomMost() > worth) {
+            words.add("Its app magnifies " + Numbers.plain(camera.model().picture().zoomMost()) + " times; past " + Numbers.fixed(worth, 1)
+                    + " times on a phone of " + SCREEN_PX + " px across, the picture gets larger and not sharper.");
+        }
+    }
+
+    /**
+     * The smallest size of picture in which every promise stands as it does in the full one.
+     *
+     * @param again judges the household with another camera in its place
+     */
+    static List<String> sizes(Camera camera, Function<Camera, Judgement> again) {
+        List<PictureSpec.Size> sizes = camera.model().picture().sizes();
+        if (sizes.size() < 2) {
+            return List.of();
+        }
+        PictureSetup set = camera.pictureSetup();
+        Map<PromiseKey, Standing> full = standings(again.apply(camera.withSetup(set.of(sizes.get(0)))));
+        PictureSpec.Size enough = sizes.get(0);
+        for (PictureSpec.Size size : sizes) {
+            if (standings(again.apply(camera.withSetup(set.of(size)))).equals(full)) {
+                enough = size;
+            }
+        }
+        int now = camera.model().lens().widthPx();
+        if (now < enough.widthPx()) {
+            return List.of("In this size of picture promises are worse kept than in " + enough.name() + ": take " + enough.name() + ".");
+        }
+        return now == enough.widthPx() ? List.of() : List.of("Every promise stands as well in the size " + enough.name() + ", "
+                + enough.widthPx() + " px, at " + Numbers.plain(enough.bitrateMbps()) + " Mbit/s rather than "
+                + Numbers.plain(camera.model().recording().bitrateMbps()) + ".");
+    }
+
+    private static Map<PromiseKey, Standing> standings(Judgement judgement) {
+        Map<PromiseKey, Standing> standings = new HashMap<>();
+        judgement.promises().forEach(judged -> standings.put(judged.promise().key(), judged.finding().standing()));
+        return standings;
+    }
+
+    /** With more words. */
+    PictureAdvice and(List<String> more) {
+        List<String> all = new ArrayList<>(words);
+        all.addAll(more);
+        return new PictureAdvice(faults, all);
     }
 
     private static void upright(Camera camera, PictureSetup set, List<String> faults) {

@@ -6,12 +6,15 @@ import java.util.List;
 import java.util.stream.Collectors;
 
 import roofnest.core.alert.AlertPlan;
+import roofnest.core.alert.Bell;
 import roofnest.core.alert.Does;
 import roofnest.core.alert.ModeWeek;
 import roofnest.core.catalogue.AlertSpec;
+import roofnest.core.catalogue.BellSpec;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.PictureSpec;
 import roofnest.core.view.MaskCell;
+import roofnest.core.view.Zone;
 
 /** Everything that is set at one camera, as steps in the order and the words of its model's app. */
 public final class SettingSheet {
@@ -45,6 +48,7 @@ public final class SettingSheet {
         watching(camera, steps);
         picture(camera, steps);
         hours(camera, alerts, steps);
+        bell(camera, alerts, steps);
         if (!views.isEmpty()) {
             steps.add(new Step("views", "Views, and the round", views.stream().map(view -> view.name() + ": heading "
                     + Math.round(view.headingDeg()) + "°, tilt " + Math.round(view.tiltDeg()) + "°, " + view.dwellS() + " s")
@@ -69,7 +73,7 @@ public final class SettingSheet {
         if (model.alerts().zones() > 0) {
             int zones = camera.zones().size();
             steps.add(new Step("zones", "Zones", zones == 0 ? "none: the whole picture"
-                    : zones + (zones == 1 ? " zone" : " zones") + ", as drawn on the board: " + corners(camera)));
+                    : zones(camera)));
         }
         if (model.mask().canMask()) {
             steps.add(new Step("mask", "Blacked out", camera.masked().isEmpty() ? "nothing"
@@ -81,6 +85,14 @@ public final class SettingSheet {
             steps.add(new Step("card", "Card", camera.settings().cardGb() == 0 ? "none"
                     : camera.settings().cardGb() + " GB, formatted in the camera, writing over the oldest"));
         }
+    }
+
+    /** Cells by their names, all else by corners. */
+    private static String zones(Camera camera) {
+        List<Zone> zones = camera.zones();
+        return camera.model().alerts().zoneShape() == AlertSpec.ZoneShape.CELLS
+                ? "cells " + zones.stream().map(Zone::name).collect(Collectors.joining(", "))
+                : zones.size() + (zones.size() == 1 ? " zone" : " zones") + ", as drawn on the board: " + corners(camera);
     }
 
     /** Corners in hundredths of the picture, across from the left and down from the top. */
@@ -95,6 +107,9 @@ public final class SettingSheet {
         PictureSetup set = camera.pictureSetup();
         if (camera.model().nights().size() > 1) {
             steps.add(new Step("night", "By night", set.light().words()));
+        }
+        if (spec.sizes().size() > 1) {
+            steps.add(new Step("size", "Picture size", size(spec, set)));
         }
         if (spec.wideRange()) {
             steps.add(new Step("wide", "Low sun and shade evened out", onOff(set.wideRange())));
@@ -113,6 +128,30 @@ public final class SettingSheet {
         }
         if (camera.model().alerts().kinds().stream().anyMatch(kind -> kind.kind() == AlertSpec.Kind.SOUND)) {
             steps.add(new Step("listens", "Listens for smoke and CO alarms, a courtesy", onOff(set.listens())));
+        }
+    }
+
+    /** As its app calls it. */
+    private static String size(PictureSpec spec, PictureSetup set) {
+        return spec.sizes().stream().filter(size -> size.widthPx() == set.widthPx()).findFirst().orElse(spec.sizes().get(0)).name();
+    }
+
+    /** A bell, as it is answered. */
+    private static void bell(Camera camera, AlertPlan alerts, List<Step> steps) {
+        BellSpec spec = camera.model().alerts().bell();
+        if (spec == null) {
+            return;
+        }
+        Bell bell = alerts.bells().getOrDefault(camera.id(), Bell.usual(spec));
+        if (spec.chimes().size() > 1) {
+            steps.add(new Step("chime", "Rings in the house", bell.chime().words()));
+        }
+        if (spec.message()) {
+            steps.add(new Step("message", "Speaks when nobody answers", bell.message()
+                    .map(text -> "after " + bell.messageAfterS() + " s: " + text).orElse("nothing")));
+        }
+        if (spec.replies() > 0) {
+            steps.add(new Step("replies", "Answers kept ready", bell.replies().isEmpty() ? "none" : String.join("; ", bell.replies())));
         }
     }
 

@@ -15,6 +15,7 @@ import java.time.format.DateTimeFormatterBuilder;
 import java.time.format.ResolverStyle;
 import java.time.temporal.TemporalAccessor;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -27,6 +28,8 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
+import roofnest.core.catalogue.AlertSpec;
+
 /**
  * Events of one camera as its app gives them out: a table of which one column holds times. Columns are found by what stands in them, not
  * by what they are called. Only whole days are counted: the first and the last of the list may be parts of days.
@@ -36,8 +39,9 @@ import org.apache.commons.csv.CSVRecord;
  * @param clips events in them
  * @param unread rows without a time that could be read, the heading left out
  * @param others rows of other cameras
+ * @param kinds what its app calls them, of those in the whole days; empty where no column says
  */
-public record EventList(LocalDate from, int days, int clips, int unread, int others) {
+public record EventList(LocalDate from, int days, int clips, int unread, int others, Map<AlertSpec.Kind, Integer> kinds) {
     public static final int MOST_ROWS = 200_000;
     static final int MOST_DAYS = 92;
     /** A column holds times when so large a share of its cells can be read as such. */
@@ -81,7 +85,7 @@ public record EventList(LocalDate from, int days, int clips, int unread, int oth
         for (int column = 0; column < width; column++) {
             List<Optional<LocalDateTime>> times = times(rows, column, zone, order);
             if (times != null) {
-                return count(rows, times, named, camera);
+                return count(rows, times, named, kinds(rows, width), camera);
             }
         }
         throw new Refused(
@@ -115,6 +119,14 @@ public record EventList(LocalDate from, int days, int clips, int unread, int oth
         List<String> lower = cameras.stream().map(name -> name.toLowerCase(Locale.ROOT)).toList();
         long named = rows.stream().filter(row -> row.size() > column && lower.contains(row.get(column).toLowerCase(Locale.ROOT))).count();
         return named > 0 && named >= MOST_CELLS * (rows.size() - 1);
+    }
+
+    /** The column that says what each event was; the first may be a heading. */
+    private static Optional<Integer> kinds(List<List<String>> rows, int width) {
+        return IntStream.range(0, width).boxed().filter(column -> {
+            long said = rows.stream().skip(1).filter(row -> row.size() > column && EventKinds.of(row.get(column)).isPresent()).count();
+            return said > 0 && said >= MOST_CELLS * (rows.size() - 1);
+        }).findFirst();
     }
 
     /** Null where the column holds none. */
@@ -165,9 +177,10 @@ public record EventList(LocalDate from, int days, int clips, int unread, int oth
         return Optional.empty();
     }
 
-    private static EventList count(List<List<String>> rows, List<Optional<LocalDateTime>> times, Optional<Integer> named, String camera)
-            throws Refused {
+    private static EventList count(List<List<String>> rows, List<Optional<LocalDateTime>> times, Optional<Integer> named,
+            Optional<Integer> kindColumn, String camera) throws Refused {
         Map<LocalDate, Integer> byDay = new HashMap<>();
+        Map<LocalDate, Map<AlertSpec.Kind, Integer>> kindsByDay = new HashMap<>();
         int unread = 0;
         int others = 0;
         LocalDate first = null;
@@ -185,6 +198,10 @@ public record EventList(LocalDate from, int days, int clips, int unread, int oth
                 others++;
             } else {
                 byDay.merge(day, 1, Integer::sum);
+                List<String> row = rows.get(i);
+                kindColumn.filter(column -> row.size() > column).flatMap(column -> EventKinds.of(row.get(column)))
+                        .ifPresent(kind -> kindsByDay.computeIfAbsent(day, any -> new EnumMap<>(AlertSpec.Kind.class)).merge(kind, 1,
+                                Integer::sum));
             }
         }
         LocalDate to = last.minusDays(1);
@@ -194,10 +211,12 @@ public record EventList(LocalDate from, int days, int clips, int unread, int oth
         }
         int clips = 0;
         int days = 0;
+        Map<AlertSpec.Kind, Integer> kinds = new EnumMap<>(AlertSpec.Kind.class);
         for (LocalDate day = from; !day.isAfter(to); day = day.plusDays(1)) {
             clips += byDay.getOrDefault(day, 0);
             days++;
+            kindsByDay.getOrDefault(day, Map.of()).forEach((kind, count) -> kinds.merge(kind, count, Integer::sum));
         }
-        return new EventList(from, days, clips, unread, others);
+        return new EventList(from, days, clips, unread, others, Map.copyOf(kinds));
     }
 }

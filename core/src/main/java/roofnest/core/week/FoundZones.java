@@ -20,6 +20,7 @@ import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.Walk;
 import roofnest.core.view.Projection;
 import roofnest.core.view.Zone;
+import roofnest.core.view.ZoneShapes;
 
 /**
  * The smallest zones of a picture that keep the ways of those who arrive in, and what passes for nothing out: the cells where somebody who
@@ -59,7 +60,8 @@ final class FoundZones {
                 }
             }
         }
-        return keeps && watch.model().alerts().zones() > 0 ? found.zones() : List.of();
+        return keeps && watch.model().alerts().zones() > 0 ? ZoneShapes.fitted(watch.model().alerts(), found.zones())
+                : List.of();
     }
 
     private static boolean passes(SourceKind kind) {
@@ -93,7 +95,7 @@ final class FoundZones {
         parts.sort(Comparator.comparingInt((List<int[]> part) -> -part.size()));
         List<Zone> zones = new ArrayList<>();
         for (List<int[]> part : parts) {
-            if (part.size() >= LEAST_CELLS && zones.size() < watch.model().alerts().zones()) {
+            if (part.size() >= LEAST_CELLS && zones.size() < ZoneShapes.most(watch.model().alerts())) {
                 zones.add(zone("way " + (zones.size() + 1), part));
             }
         }

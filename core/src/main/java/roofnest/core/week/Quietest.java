@@ -6,6 +6,8 @@ import java.util.EnumMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.TreeSet;
@@ -13,15 +15,20 @@ import java.util.stream.IntStream;
 
 import roofnest.core.alert.AlertPlan;
 import roofnest.core.alert.Does;
+import roofnest.core.alert.Mode;
+import roofnest.core.alert.QuietHours;
 import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.plan.Ground;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.view.Zone;
 
 /**
- * The settings of one camera, within what its model really offers: what each rings and misses over the same drawn weeks, and those of
- * which no other rings less without missing more. Missed are those who arrive by where the camera could notice them at all, at its keenest
- * and without zones, and of whom it does not tell.
+ * The settings of one camera, within what its model really offers, and hours of the day in which it rings nobody: what each rings, misses
+ * and takes of its pack over the same drawn weeks, and those of which no other is better in one without being worse in another. Missed are
+ * those who arrive by where the camera could notice them at all, at its keenest and without zones, and of whom it does not tell.
+ *
+ * <p>Silent hours are tried by daylight and while somebody is at home only: ordinary weeks have nobody in them who should not be there, so
+ * that they would silence just the hours for which there is a camera.
  */
 public final class Quietest {
     /** Weeks that each setting is tried on, fewer where more events come than {@link #MOST_EVENTS}. */
@@ -33,6 +40,8 @@ public final class Quietest {
     /** The quiet choice misses no more than this of a hundred, if any setting does. */
     public static final double QUIET_MISSES = 10;
     private static final long SEED_OF_KINDS = 77;
+    /** Packs are told apart by whole days up to so many. */
+    private static final double MOST_PACK_DAYS = 2000;
 
     private final HousePlan plan;
     private final Ground ground;
@@ -40,16 +49,25 @@ public final class Quietest {
     private final Watch watch;
     private final Conditions conditions;
     private final AlertPlan alerts;
+    private final Pack pack;
     private final long seed;
 
-    /** Of a camera that watches and rings at all hours. */
+    /** How long a full pack lasts at so much a day; empty on mains. */
+    @FunctionalInterface
+    public interface Pack {
+        OptionalDouble days(double clipsADay, double recordedSADay, double darkShare);
+    }
+
+    /** Of a camera on mains that watches and rings at all hours. */
     public Quietest(HousePlan plan, Ground ground, List<Source> sources, Watch watch, Conditions conditions, long seed) {
-        this(plan, ground, sources, watch, conditions, AlertPlan.USUAL, seed);
+        this(plan, ground, sources, watch, conditions, AlertPlan.USUAL, (clips, seconds, dark) -> OptionalDouble.empty(), seed);
     }
 
     /** @param alerts by whose hours the camera is off, or records and does not ring */
-    public Quietest(HousePlan plan, Ground ground, List<Source> sources, Watch watch, Conditions conditions, AlertPlan alerts, long seed) {
+    public Quietest(HousePlan plan, Ground ground, List<Source> sources, Watch watch, Conditions conditions, AlertPlan alerts, Pack pack,
+            long seed) {
         this.alerts = alerts;
+        this.pack = pack;
         this.plan = plan;
         this.ground = ground;
         this.sources = List.copyOf(sources);
@@ -71,49 +89,70 @@ public final class Quietest {
     /**
      * One setting with what it comes to.
      *
+     * @param silent hours of every day in which it records and rings nobody; empty for none
      * @param missedInHundred of those who arrive by where it could notice them; 0 where nobody does
+     * @param packDays that a full pack lasts; empty on mains
      * @param byKind rings a week, by what begins them
      */
-    public record Choice(WatchSetting setting, Zoning zoning, List<Zone> zones, double ringsADay, double missedInHundred,
-            double recordedSADay, Map<SourceKind, Double> byKind) {
+    public record Choice(WatchSetting setting, Zoning zoning, List<Zone> zones, Optional<QuietHours> silent, double ringsADay,
+            double missedInHundred, double clipsADay, double recordedSADay, OptionalDouble packDays, Map<SourceKind, Double> byKind) {
         /** Rings a week of what nobody wants to be told of. */
         public double forNothingAWeek() {
             return byKind.entrySet().stream().filter(entry -> entry.getKey().want() == SourceKind.Want.NOTHING)
                     .mapToDouble(Map.Entry::getValue).sum();
         }
 
+        private double lasts() {
+            return Math.floor(packDays.orElse(MOST_PACK_DAYS));
+        }
+
+        /** No worse in anything, and better in something. */
         private boolean beats(Choice other) {
-            return ringsADay <= other.ringsADay && missedInHundred <= other.missedInHundred
-                    && (ringsADay < other.ringsADay || missedInHundred < other.missedInHundred);
+            return ringsADay <= other.ringsADay && missedInHundred <= other.missedInHundred && lasts() >= other.lasts()
+                    && (ringsADay < other.ringsADay || missedInHundred < other.missedInHundred || lasts() > other.lasts());
         }
     }
 
     /**
      * @param now as it is set
-     * @param all that were tried
-     * @param front of which no other rings less without missing more, the quietest first
+     * @param all that were tried with the hours that are set, and those of the front
+     * @param tried how many, with every stretch of silent hours
+     * @param front of which no other is better in rings, misses or days of its pack without being worse in another, the quietest first
      * @param arrivals of the weeks that it could notice
      */
-    public record Found(Choice now, List<Choice> all, List<Choice> front, long arrivals, int weeks) {
+    public record Found(Choice now, List<Choice> all, long tried, List<Choice> front, long arrivals, int weeks) {
         /** The fewest rings of those that miss no more than ten in a hundred, else the one that misses least. */
         public Choice quiet() {
-            return front.stream().filter(choice -> choice.missedInHundred() <= QUIET_MISSES).findFirst().orElseGet(this::watchful);
+            return front.stream().filter(choice -> choice.missedInHundred() <= QUIET_MISSES)
+                    .min(Comparator.comparingDouble(Choice::ringsADay).thenComparingDouble(Choice::missedInHundred))
+                    .orElseGet(this::watchful);
         }
 
-        /** The one that misses least. */
+        /** The one that misses least, and of those rings least. */
         public Choice watchful() {
-            return front.get(front.size() - 1);
+            return front.stream().min(Comparator.comparingDouble(Choice::missedInHundred).thenComparingDouble(Choice::ringsADay))
+                    .orElseThrow();
         }
 
-        /** Between the two, nearest to where nothing rings and nobody is missed, each reckoned in shares of what lies between. */
+        /** Between the two, nearest to where nothing rings, nobody is missed and the pack lasts longest, by shares of what lies between. */
         public Choice middle() {
+            List<Choice> between = front.stream().filter(choice -> choice.ringsADay() >= quiet().ringsADay()
+                    && choice.ringsADay() <= watchful().ringsADay() && choice.missedInHundred() <= Math.max(QUIET_MISSES,
+                            watchful().missedInHundred()))
+                    .toList();
             double rings = Math.max(1e-9, watchful().ringsADay() - quiet().ringsADay());
             double missed = Math.max(1e-9, quiet().missedInHundred() - watchful().missedInHundred());
-            return front.subList(front.indexOf(quiet()), front.size()).stream()
-                    .min(Comparator.comparingDouble((Choice choice) -> Math.hypot((choice.ringsADay() - quiet().ringsADay()) / rings,
-                            (choice.missedInHundred() - watchful().missedInHundred()) / missed))
-                            .thenComparingDouble(Choice::missedInHundred))
-                    .orElseThrow();
+            double longest = between.stream().mapToDouble(Choice::lasts).max().orElse(0);
+            double days = Math.max(1, longest - between.stream().mapToDouble(Choice::lasts).min().orElse(0));
+            return between.stream()
+                    .min(Comparator.comparingDouble((Choice choice) -> square((choice.ringsADay() - quiet().ringsADay()) / rings)
+                            + square((choice.missedInHundred() - watchful().missedInHundred()) / missed)
+                            + square((longest - choice.lasts()) / days)).thenComparingDouble(Choice::missedInHundred))
+                    .orElseGet(this::quiet);
+        }
+
+        private static double square(double share) {
+            return share * share;
         }
     }
 
@@ -126,32 +165,61 @@ public final class Quietest {
         WeekTables could = new WeekTables(plan, ground, sources, List.of(keenest), conditions);
         Drawn drawn = drawn(could);
         List<Zone> found = FoundZones.of(watch, sources, ground);
-        Choice now = tried(watch.setting(), Zoning.AS_NOW, watch.zones(), drawn, tables(watch.setting(), watch.zones()), could);
-        List<Choice> all = new ArrayList<>(List.of(now));
+        AlertPlan loud = alerts.withSilent(watch.cameraId(), Optional.empty());
+        Optional<QuietHours> set = Optional.ofNullable(alerts.silent().get(watch.cameraId()));
+        List<Tried> tried = new ArrayList<>();
+        tried.add(tried(watch.setting(), Zoning.AS_NOW, watch.zones(), drawn, tables(watch.setting(), watch.zones()), could, loud));
         for (Zoning zoning : Zoning.values()) {
             List<Zone> zones = zoning == Zoning.AS_NOW ? watch.zones() : zoning == Zoning.FOUND ? found : List.<Zone>of();
             if (zoning == Zoning.NONE || !zones.isEmpty() && watch.model().alerts().zones() > 0) {
                 for (int step : steps()) {
                     WeekTables tables = tables(new WatchSetting(step, Set.of(AlertSpec.Kind.ANY), 10, 0), zones);
-                    settings(step).forEach(setting -> all.add(tried(setting, zoning, zones, drawn, tables, could)));
+                    settings(step).forEach(setting -> tried.add(tried(setting, zoning, zones, drawn, tables, could, loud)));
                 }
             }
         }
-        List<Choice> front = all.stream().filter(choice -> all.stream().noneMatch(other -> other.beats(choice)))
-                .sorted(Comparator.comparingDouble(Choice::ringsADay).thenComparing(Choice::missedInHundred)).toList();
-        return new Found(now, all, distinct(front), drawn.arrivals(), drawn.weeks());
-    }
-
-    /** Of settings that come to the same, the first. */
-    private static List<Choice> distinct(List<Choice> front) {
-        List<Choice> out = new ArrayList<>();
-        for (Choice choice : front) {
-            Choice last = out.isEmpty() ? null : out.get(out.size() - 1);
-            if (last == null || last.ringsADay() != choice.ringsADay() || last.missedInHundred() != choice.missedInHundred()) {
-                out.add(choice);
+        List<Choice> all = new ArrayList<>(tried.stream().map(one -> one.choice(set)).toList());
+        List<Choice> front = new ArrayList<>();
+        long count = 0;
+        for (Tried one : tried) {
+            for (Optional<QuietHours> hours : stretches(set)) {
+                keep(front, one.choice(hours));
+                count++;
             }
         }
-        return out;
+        front.sort(Comparator.comparingDouble(Choice::ringsADay).thenComparing(Choice::missedInHundred));
+        Choice now = all.get(0);
+        front.stream().filter(choice -> !all.contains(choice)).forEach(all::add);
+        return new Found(now, all, count, front, drawn.arrivals(), drawn.weeks());
+    }
+
+    /** No silent hours, those that are set, and every stretch of hours that may be silent. */
+    private List<Optional<QuietHours>> stretches(Optional<QuietHours> set) {
+        Set<Optional<QuietHours>> stretches = new LinkedHashSet<>(List.of(set, Optional.empty()));
+        for (int from = 0; from < Week.HOURS_A_DAY; from++) {
+            for (int to = from + 1; to < Week.HOURS_A_DAY && maySleep(to - 1); to++) {
+                stretches.add(Optional.of(new QuietHours(from, to)));
+            }
+        }
+        return stretches.stream().filter(hours -> hours.isEmpty() || hours.equals(set) || IntStream.range(0, Week.HOURS_A_DAY)
+                .filter(hours.get()::covers).allMatch(this::maySleep)).toList();
+    }
+
+    private boolean maySleep(int hourOfDay) {
+        return !conditions.dark(hourOfDay) && IntStream.range(0, Week.DAYS)
+                .allMatch(day -> alerts.week().at(day * Week.HOURS_A_DAY + hourOfDay) == Mode.HOME);
+    }
+
+    /** Onto the front unless something there is as good in all; off it goes what it beats. */
+    private static void keep(List<Choice> front, Choice choice) {
+        for (Choice other : front) {
+            if (other.beats(choice) || other.ringsADay() == choice.ringsADay() && other.missedInHundred() == choice.missedInHundred()
+                    && other.lasts() == choice.lasts()) {
+                return;
+            }
+        }
+        front.removeIf(choice::beats);
+        front.add(choice);
     }
 
     private WeekTables tables(WatchSetting setting, List<Zone> zones) {
@@ -218,42 +286,72 @@ public final class Quietest {
         return here.way() != null ? 1 : Math.min(1, here.share()[hour] / could.share()[hour]);
     }
 
-    private Choice tried(WatchSetting setting, Zoning zoning, List<Zone> zones, Drawn drawn, WeekTables tables, WeekTables could) {
+    /**
+     * One setting, tried once for all silent hours: silence changes no clip.
+     *
+     * @param rings by hour of the day and kind. @param told arrivals told of, by hour of the day
+     */
+    private record Tried(WatchSetting setting, Zoning zoning, List<Zone> zones, long[][] rings, long[] told, double clipsADay,
+            double recordedSADay, OptionalDouble packDays, long arrivals, int weeks) {
+        Choice choice(Optional<QuietHours> silent) {
+            long[] byKind = new long[SourceKind.values().length];
+            long all = 0;
+            long toldOf = 0;
+            for (int hour = 0; hour < Week.HOURS_A_DAY; hour++) {
+                if (silent.isEmpty() || !silent.get().covers(hour)) {
+                    for (int kind = 0; kind < byKind.length; kind++) {
+                        byKind[kind] += rings[hour][kind];
+                        all += rings[hour][kind];
+                    }
+                    toldOf += told[hour];
+                }
+            }
+            Map<SourceKind, Double> named = new EnumMap<>(SourceKind.class);
+            for (SourceKind kind : SourceKind.values()) {
+                if (byKind[kind.ordinal()] > 0) {
+                    named.put(kind, byKind[kind.ordinal()] / (double) weeks);
+                }
+            }
+            return new Choice(setting, zoning, zones, silent, all / (weeks * (double) Week.DAYS), arrivals == 0 ? 0
+                    : 100.0 * (arrivals - toldOf) / arrivals, clipsADay, recordedSADay, packDays, named);
+        }
+    }
+
+    private Tried tried(WatchSetting setting, Zoning zoning, List<Zone> zones, Drawn drawn, WeekTables tables, WeekTables could,
+            AlertPlan loud) {
         int[] same = IntStream.range(0, could.count()).map(coming -> tables.like(could.coming(coming))).toArray();
         Clips clips = new Clips(watch.withZones(zones).with(setting));
-        long[] rings = new long[SourceKind.values().length];
-        long told = 0;
-        double recordedS = 0;
+        long[][] rings = new long[Week.HOURS_A_DAY][SourceKind.values().length];
+        long[] told = new long[Week.HOURS_A_DAY];
+        long begun = 0;
+        boolean dark = false;
+        double[] recordedS = new double[2];
         for (int i = 0; i < drawn.coming().length; i++) {
-            Does does = alerts.does(watch.cameraId(), (int) (drawn.atS()[i] / Week.SECONDS_AN_HOUR) % Week.HOURS);
+            int hour = drawn.hour()[i];
+            Does does = loud.does(watch.cameraId(), (int) (drawn.atS()[i] / Week.SECONDS_AN_HOUR) % Week.HOURS);
             if (does == Does.OFF) {
                 continue;
             }
             int coming = same[drawn.coming()[i]];
-            Passage.Noticed noticed = coming < 0 ? null : tables.noticed(drawn.offset()[i], drawn.hour()[i], coming, 0);
+            Passage.Noticed noticed = coming < 0 ? null : tables.noticed(drawn.offset()[i], hour, coming, 0);
             SourceKind kind = could.coming(drawn.coming()[i]).kind();
             if (noticed == null || drawn.kind()[i] >= Kinds.passes(kind, setting.kinds(), noticed.heightPx(),
-                    conditions.dark(drawn.hour()[i])) * ofCould(tables.coming(coming), could.coming(drawn.coming()[i]), drawn.hour()[i])) {
+                    conditions.dark(hour)) * ofCould(tables.coming(coming), could.coming(drawn.coming()[i]), hour)) {
                 continue;
             }
             if (clips.offer(drawn.atS()[i], noticed) == Weeks.Made.RANG) {
-                recordedS += Math.max(0, clips.lastS());
+                recordedS[dark ? 1 : 0] += Math.max(0, clips.lastS());
                 clips.begin(drawn.atS()[i], noticed);
-                rings[kind.ordinal()] += does == Does.RINGS ? 1 : 0;
-                told += does == Does.RINGS && isCould(could, drawn, i) ? 1 : 0;
+                begun++;
+                dark = conditions.dark(hour);
+                rings[hour][kind.ordinal()] += does == Does.RINGS ? 1 : 0;
+                told[hour] += does == Does.RINGS && isCould(could, drawn, i) ? 1 : 0;
             }
         }
-        recordedS += Math.max(0, clips.lastS());
-        Map<SourceKind, Double> byKind = new EnumMap<>(SourceKind.class);
-        long all = 0;
-        for (SourceKind kind : SourceKind.values()) {
-            all += rings[kind.ordinal()];
-            if (rings[kind.ordinal()] > 0) {
-                byKind.put(kind, rings[kind.ordinal()] / (double) drawn.weeks());
-            }
-        }
+        recordedS[dark ? 1 : 0] += Math.max(0, clips.lastS());
         double days = drawn.weeks() * (double) Week.DAYS;
-        return new Choice(setting, zoning, zones, all / days, drawn.arrivals() == 0 ? 0 : 100.0 * (drawn.arrivals() - told)
-                / drawn.arrivals(), recordedS / days, byKind);
+        double all = recordedS[0] + recordedS[1];
+        return new Tried(setting, zoning, zones, rings, told, begun / days, all / days,
+                pack.days(begun / days, all / days, all == 0 ? 0 : recordedS[1] / all), drawn.arrivals(), drawn.weeks());
     }
 }

@@ -5,7 +5,9 @@ import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 
@@ -18,6 +20,8 @@ import roofnest.core.lang.Require;
 public final class Rates {
     /** No source is busier, events a day. */
     public static final double MOST_A_DAY = 20_000;
+    /** Nor in one hour: one every second. */
+    public static final double MOST_AN_HOUR = 3_600;
 
     private final Map<SourceKind, Row> rows = new EnumMap<>(SourceKind.class);
 
@@ -66,6 +70,16 @@ public final class Rates {
             hours[hour] = day * profile(kind).share(hour % Week.HOURS_A_DAY);
         }
         return hours;
+    }
+
+    /** The ordinary curve of a day at a rate. @param aWeekday events on a weekday */
+    public DayCurve curve(SourceKind kind, double aWeekday) {
+        double[] hours = byHour(kind, aWeekday);
+        return new DayCurve(hours(hours, 0), hours(hours, Week.WEEKEND_FROM));
+    }
+
+    private static List<Double> hours(double[] week, int from) {
+        return Arrays.stream(week, from, from + Week.HOURS_A_DAY).map(events -> Math.min(MOST_AN_HOUR, events)).boxed().toList();
     }
 
     /**

@@ -82,6 +82,7 @@ final class Rings {
         private final double[][] lastS = new double[ears.size()][tables.watches().size()];
         private final double[][] lately = new double[ears.size()][STORM_RINGS];
         private final int[] rung = new int[ears.size()];
+        private final double[] asleepUntilS = new double[ears.size()];
 
         private OfWeek(SplittableRandom random, WeekTally tally, int week) {
             this.random = random;
@@ -98,7 +99,8 @@ final class Rings {
             for (int ear = 0; ear < ears.size(); ear++) {
                 Ear phone = ears.get(ear);
                 Set<AlertSpec.Kind> asked = kinds.get(ear).get(camera);
-                if (asked == null || phone.quiet().filter(quiet -> quiet.covers(hour % Week.HOURS_A_DAY)).isPresent()
+                if (asked == null || atS < asleepUntilS[ear]
+                        || phone.quiet().filter(quiet -> quiet.covers(hour % Week.HOURS_A_DAY)).isPresent()
                         || atS - lastS[ear][camera] < phone.pauseMinutes() * SECONDS_A_MINUTE
                         || !isOfKind(asked, dark, coming, camera, noticed)) {
                     continue;
@@ -114,7 +116,7 @@ final class Rings {
             return any;
         }
 
-        /** The fifth ring in two minutes is a storm; the next one begins to be counted after it. */
+        /** The fifth ring in two minutes is a storm, at which some go to sleep; the next one begins to be counted after it. */
         private void storm(int ear, double atS) {
             double[] last = lately[ear];
             last[rung[ear] % STORM_RINGS] = atS;
@@ -122,6 +124,7 @@ final class Rings {
             if (rung[ear] >= STORM_RINGS && atS - last[rung[ear] % STORM_RINGS] <= STORM_S) {
                 tally.storm(ear);
                 rung[ear] = 0;
+                asleepUntilS[ear] = atS + ears.get(ear).snoozeMinutes() * SECONDS_A_MINUTE;
             }
         }
 

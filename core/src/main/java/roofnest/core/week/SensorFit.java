@@ -57,11 +57,12 @@ public final class SensorFit {
         /** Longest wait for a sign, seconds. */
         public static final double MOST_S = 60;
         public static final double LEAST_M = 0.5;
+        public static final double MOST_M = 100;
 
         public Walked {
             seconds.ifPresent(s -> Require.inRange("seconds to the sign", s, 0, MOST_S));
             Require.inRange("air in °C", airC, -50, 60);
-            Require.inRange("length of the walk in metres", from.distanceM(to), LEAST_M, 100);
+            Require.inRange("length of the walk in metres", from.distanceM(to), LEAST_M, MOST_M);
         }
 
         Walk way() {
@@ -140,6 +141,25 @@ public final class SensorFit {
     /** Whether the sensor of the document would notice a walk at all. */
     public boolean foretold(Walked walk) {
         return passage(1, walk).noticeWithin(warmth(walk), walk.dark()).isPresent();
+    }
+
+    /**
+     * What a sensor answers that is otherwise than its document says.
+     *
+     * @param rangeShare and {@code fanShare}: of what the document states
+     * @return whether it notices the walk, and after how many seconds its sign comes; the seconds are empty where it does not
+     */
+    public Walked answered(Walked walk, double rangeShare, double fanShare, double wakeS) {
+        Require.inRange("share of the range", rangeShare, LEAST_RANGE, MOST_RANGE);
+        Require.inRange("share of the fan", fanShare, 0.5, 2);
+        Optional<Passage.Noticed> felt = passage(fanShare, walk).noticeWithin(warmth(walk) * rangeShare, walk.dark());
+        return new Walked(walk.from(), walk.to(), felt.isPresent(), felt.map(noticed -> OptionalDouble.of(Math.min(Walked.MOST_S,
+                noticed.triggerS() + wakeS))).orElse(OptionalDouble.empty()), walk.airC(), walk.dark());
+    }
+
+    /** The stated sensor. */
+    public MotionSpec stated() {
+        return watch.model().motion();
     }
 
     private double chance(double[][] weights, Walked walk) {

@@ -1,5 +1,7 @@
 package roofnest.core.week;
 
+import java.util.List;
+
 import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.lang.Worded;
 
@@ -62,6 +64,11 @@ public enum SourceKind implements Worded {
             return heightM;
         }
 
+        /** As broad as its surface is at its height, metres. */
+        public double breadthM() {
+            return areaM2 / heightM;
+        }
+
         double sizeM() {
             return sizeM;
         }
@@ -84,6 +91,9 @@ public enum SourceKind implements Worded {
         }
     }
 
+    /** Kinds of body that lists of events tell apart. */
+    public static final List<AlertSpec.Kind> BODIES_TOLD = List.of(AlertSpec.Kind.PERSON, AlertSpec.Kind.VEHICLE, AlertSpec.Kind.PET);
+
     private final String words;
     private final Want want;
     private final Body body;
@@ -101,6 +111,11 @@ public enum SourceKind implements Worded {
 
     public Want want() {
         return want;
+    }
+
+    /** Whether a camera that tells kinds apart should take it for one of that kind. */
+    public boolean isTakenFor(AlertSpec.Kind kind) {
+        return body != null && body.kind() == kind;
     }
 
     /** What goes its way; null for what stirs before the camera itself. */

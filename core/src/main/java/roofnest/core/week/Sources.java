@@ -46,19 +46,34 @@ public final class Sources {
     private final Rates rates;
     private final HouseKind house;
     private final Map<SourceKind, Double> aWeekday;
+    private final Map<SourceKind, DayCurve> curves;
 
-    /** @param aWeekday events on a weekday that somebody knows better than the ordinary rates */
+    /** Sources with ordinary days. */
     public Sources(HousePlan plan, Rates rates, HouseKind house, Map<SourceKind, Double> aWeekday) {
+        this(plan, rates, house, aWeekday, Map.of());
+    }
+
+    /**
+     * @param aWeekday events on a weekday that somebody knows better than the ordinary rates
+     * @param curves days by the hour that somebody drew
+     */
+    public Sources(HousePlan plan, Rates rates, HouseKind house, Map<SourceKind, Double> aWeekday, Map<SourceKind, DayCurve> curves) {
         this.plan = plan;
         this.rates = rates;
         this.house = house;
         this.aWeekday = Map.copyOf(aWeekday);
+        this.curves = Map.copyOf(curves);
     }
 
     /** One for each kind, in their order. */
     public List<Source> all() {
-        return Stream.of(SourceKind.values()).map(kind -> new Source(kind,
-                rates.byHour(kind, aWeekday.getOrDefault(kind, rates.aWeekday(kind, house))), ways(kind))).toList();
+        return Stream.of(SourceKind.values()).map(kind -> new Source(kind, byHour(kind), ways(kind))).toList();
+    }
+
+    private double[] byHour(SourceKind kind) {
+        DayCurve drawn = curves.get(kind);
+        return drawn == null ? rates.byHour(kind, aWeekday.getOrDefault(kind, rates.aWeekday(kind, house)))
+                : drawn.at(aWeekday.getOrDefault(kind, drawn.aWeekday())).byHour();
     }
 
     private List<Source.Way> ways(SourceKind kind) {

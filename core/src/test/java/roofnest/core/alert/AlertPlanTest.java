@@ -43,6 +43,29 @@ class AlertPlanTest {
         assertThat(ModeWeek.said(plan.hours(2, Does.RINGS))).isEqualTo("every day 0–24 h");
     }
 
+    /** A camera that is off stays off; one that only records goes on doing so; a holiday knows no silent hours. */
+    @Test
+    void silentHoursTakeTheRingAndNothingElse() {
+        AlertPlan plan = new AlertPlan(OUT, Map.of(1L, Map.of(Mode.HOME, Does.OFF)), Map.of(), java.util.List.of()).withSilent(1,
+                Optional.of(new QuietHours(9, 12))).withSilent(2, Optional.of(new QuietHours(22, 2)));
+        assertThat(ModeWeek.said(plan.hours(1, Does.RECORDS))).isEqualTo("Mon to Fri 9–12 h");
+        assertThat(plan.hours(1, Does.OFF)).isEqualTo(plan.withSilent(1, Optional.empty()).hours(1, Does.OFF));
+        assertThat(ModeWeek.said(plan.hours(2, Does.RECORDS))).isEqualTo("every day 0–2 h, 22–24 h");
+        assertThat(plan.onHoliday().hours(2, Does.RINGS)).containsOnly(true);
+        AlertPlan elsewhere = plan.renumbered(Map.of(2L, 20L), Map.of());
+        assertThat(elsewhere.silent()).isEqualTo(Map.of(20L, new QuietHours(22, 2)));
+    }
+
+    /** Whoever speaks before anybody could answer sends visitors away. */
+    @Test
+    void aPressedButtonNeedsNoNotice() {
+        RingDelay moved = new RingDelay(2, 1, 3, 1);
+        assertThat(Bell.answeredS(moved)).isEqualTo(new RingDelay(0, 1, 0, 1).nineInTenS() + Bell.TAKES_PHONE_S);
+        assertThat(Bell.answeredS(moved)).isLessThan(moved.nineInTenS() + Bell.TAKES_PHONE_S);
+        assertThatThrownBy(() -> new Bell(null, Optional.of(" "), 5, java.util.List.of())).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new Bell(null, Optional.empty(), 121, java.util.List.of())).hasMessageContaining("seconds before");
+    }
+
     @Test
     void aHolidayTakesThePlaceOfTheWholeWeek() {
         AlertPlan plan

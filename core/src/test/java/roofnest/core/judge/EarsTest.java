@@ -11,11 +11,14 @@ import org.junit.jupiter.api.Test;
 
 import roofnest.core.access.Access;
 import roofnest.core.alert.AlertPlan;
+import roofnest.core.alert.Bell;
 import roofnest.core.alert.Content;
 import roofnest.core.alert.DeviceRule;
 import roofnest.core.alert.Phone;
 import roofnest.core.alert.QuietHours;
+import roofnest.core.alert.ModeWeek;
 import roofnest.core.catalogue.AlertSpec.Kind;
+import roofnest.core.catalogue.BellSpec;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.view.CameraPose;
 import roofnest.core.week.Ear;
@@ -66,6 +69,26 @@ class EarsTest {
                 new Ear(1, "Ann", Map.of(7L, Set.of(Kind.PERSON)), Optional.of(new QuietHours(22, 6)), 15));
         Phone deaf = new Phone(Optional.empty(), Content.TEXT, 0, Map.of(7L, Set.of()));
         assertThat(Ears.of(facts(access(true), FIRST).withAlerts(AlertPlan.USUAL.withPhone(1, deaf))).ears()).isEmpty();
+    }
+
+    /** A bell whose phones are all quiet is heard by what chimes in the house, or by nobody. */
+    @Test
+    void aBellIsUnheardWhereEveryPhoneIsQuietAndNothingChimes() {
+        Camera bell = camera(7, "pellan-knock", FIRST.pose());
+        Phone night = new Phone(Optional.of(new QuietHours(22, 6)), Content.TEXT, 0, Map.of());
+        HouseholdFacts chimes = facts(access(true), bell).withAlerts(AlertPlan.USUAL.withPhone(1, night));
+        HouseholdJudge judge = HouseholdJudge.of(chimes);
+        assertThat(judge.unheardBell(chimes, bell)).as("its hub chimes").containsOnly(false);
+        Bell phones = new Bell(BellSpec.Chime.PHONES, Optional.of("We are out."), 20, List.of());
+        HouseholdFacts silent = chimes.withAlerts(chimes.alerts().withBell(7, phones));
+        assertThat(ModeWeek.said(judge.unheardBell(silent, bell))).isEqualTo("every day 0–6 h, 22–24 h");
+        HouseholdFacts awake = silent.withAlerts(AlertPlan.USUAL.withBell(7, phones));
+        assertThat(judge.unheardBell(awake, bell)).containsOnly(false);
+        HouseholdFacts nobody = facts(access(false), bell).withAlerts(AlertPlan.USUAL.withBell(7, phones));
+        assertThat(judge.unheardBell(nobody, bell)).as("nobody was given its alerts").containsOnly(true);
+        assertThat(judge.unheardBell(silent, FIRST)).as("no bell").containsOnly(false);
+        assertThat(SettingSheet.of(bell, silent.alerts())).filteredOn(step -> step.key().equals("message")).singleElement()
+                .satisfies(step -> assertThat(step.value()).isEqualTo("after 20 s: We are out."));
     }
 
     @Test

@@ -44,7 +44,60 @@ class PictureSetupTest {
     }
 
     private static PictureAdvice advice(HousePlan plan, Camera camera) {
-        return HouseholdJudge.of(Judging.facts(plan, List.of(), camera)).pictureAdvice(camera);
+        return advice(plan, List.of(), camera);
+    }
+
+    private static PictureAdvice advice(HousePlan plan, List<Promise> promises, Camera camera) {
+        HouseholdFacts facts = Judging.facts(plan, promises, camera);
+        return HouseholdJudge.of(facts).pictureAdvice(facts, camera);
+    }
+
+    private static Camera sized(int widthPx) {
+        PictureSetup usual = PictureSetup.usual(Judging.model("cairnlow-eave"));
+        return eave(0).withSetup(new PictureSetup(usual.light(), usual.wideRange(), usual.turned(), usual.sound(), usual.statusLight(),
+                usual.stamp(), usual.listens(), widthPx));
+    }
+
+    @Test
+    void aSmallerPictureHasFewerPixelsAndTakesLessAndGoesBackToTheFullOne() {
+        Camera full = eave(0);
+        Camera middle = sized(1920);
+        assertThat(middle.model().lens().widthPx()).isEqualTo(1920);
+        assertThat(middle.model().lens().heightPx()).isEqualTo(1080);
+        assertThat(middle.model().recording().bitrateMbps()).isEqualTo(1.8);
+        assertThat(middle.withSetup(PictureSetup.usual(full.model())).model()).isEqualTo(full.model());
+        assertThat(sized(1234).model()).as("a size that it has not").isEqualTo(full.model());
+        assertThat(SettingSheet.of(middle, AlertPlan.USUAL)).filteredOn(step -> step.key().equals("size")).singleElement()
+                .satisfies(step -> assertThat(step.value()).isEqualTo("middle"));
+    }
+
+    /** 10.5 m off, a face for certain wants the full picture; that somebody is there does not. */
+    @Test
+    void theSmallestPictureThatKeepsEveryPromiseIsSaid() {
+        Promise somebody = new Promise.MakeOut(PromiseKey.written(2), DetailLevel.DETECT, "gate", Light.DAY);
+        assertThat(advice(FIELD, List.of(somebody), eave(0)).words()).anySatisfy(word -> assertThat(word).contains(
+                "Every promise stands as well in the size small, 1280 px, at 0.9 Mbit/s rather than 3"));
+        assertThat(advice(FIELD, List.of(somebody), sized(1280)).words()).noneMatch(word -> word.contains("in the size"));
+        int needsMiddle = 0;
+        for (DetailLevel level : DetailLevel.values()) {
+            Promise promise = new Promise.MakeOut(PromiseKey.written(2), level, "gate", Light.DAY);
+            boolean full = HouseholdJudge.judge(Judging.facts(FIELD, List.of(promise),
+                    eave(0))).promises().get(0).finding().standing() == Standing.KEPT;
+            boolean small = HouseholdJudge.judge(Judging.facts(FIELD,
+                    List.of(promise), sized(1280))).promises().get(0).finding().standing() == Standing.KEPT;
+            if (full && !small) {
+                needsMiddle++;
+                assertThat(advice(FIELD, List.of(promise), sized(1280)).words()).anySatisfy(word -> assertThat(word)
+                        .startsWith("In this size of picture promises are worse kept"));
+            }
+        }
+        assertThat(needsMiddle).as("levels that the small picture does not reach").isPositive();
+    }
+
+    @Test
+    void pastTheScreensOwnPixelsNothingIsGainedByMagnifying() {
+        assertThat(advice(FIELD, eave(0)).words()).anySatisfy(word -> assertThat(word).contains("magnifies 8 times; past 2.4 times"));
+        assertThat(advice(FIELD, sized(1280)).words()).anySatisfy(word -> assertThat(word).contains("past 1.2 times"));
     }
 
     private static HousePlan nextDoor(double fromM) {

@@ -7,9 +7,11 @@ import java.io.StringReader;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 
 import org.junit.jupiter.api.Test;
 
+import roofnest.core.catalogue.AlertSpec.Kind;
 import roofnest.core.week.EventList.Order;
 
 /** Lists of events as apps give them out. */
@@ -41,6 +43,16 @@ class EventListTest {
         assertThat(list.clips()).isEqualTo(3);
         assertThat(list.others()).isEqualTo(1);
         assertThat(list.unread()).as("the heading is no event").isZero();
+        assertThat(list.kinds()).as("of its own whole days").isEqualTo(Map.of(Kind.VEHICLE, 3));
+    }
+
+    @Test
+    void kinds_are_read_where_nearly_every_row_says_one() throws EventList.Refused {
+        String days = "2026-11-02 18:00,%s\n2026-11-03 07:00,%s\n2026-11-03 08:00,%s\n2026-11-05 01:00,%s\n";
+        assertThat(read(String.format(days, "Person detected", "DOG", "motion", "car")).kinds()).isEqualTo(Map.of(Kind.PET, 1, Kind.ANY,
+                1));
+        assertThat(read(String.format(days, "front", "back", "person", "garden")).kinds()).as("a column of places").isEmpty();
+        assertThat(read(String.format(days, "12", "7", "9", "11")).kinds()).isEmpty();
     }
 
     @Test

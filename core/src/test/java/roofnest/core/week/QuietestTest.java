@@ -6,11 +6,16 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.Set;
 
 import org.junit.jupiter.api.Test;
 
 import roofnest.core.Houses;
+import roofnest.core.alert.AlertPlan;
+import roofnest.core.alert.Mode;
+import roofnest.core.alert.ModeWeek;
+import roofnest.core.alert.QuietHours;
 import roofnest.core.catalogue.AlertSpec.Kind;
 import roofnest.core.catalogue.Catalogue;
 import roofnest.core.catalogue.DeviceModel;
@@ -86,6 +91,54 @@ class QuietestTest {
         Quietest.Found one = found(eye("tarrowby-turn", ROAD));
         assertThat(one.all()).as("it tells no kinds")
                 .allSatisfy(choice -> assertThat(choice.setting().kinds()).isEqualTo(Set.of(Kind.ANY)));
+    }
+
+    private static Quietest.Found found(Watch watch, AlertPlan alerts, Quietest.Pack pack) {
+        return new Quietest(PLAN, GROUND, SOURCES, watch, mild(), alerts, pack, 5).find();
+    }
+
+    private static final Quietest.Pack PACK = (clips, seconds, dark) -> OptionalDouble.of(5000 / (1 + clips + seconds / 10));
+
+    /** By night and while nobody is at home whoever comes is the one that matters; ordinary weeks do not hold them. */
+    @Test
+    void silentHoursAreOfferedByDaylightAndWhileSomebodyIsAtHomeOnly() {
+        AlertPlan out = AlertPlan.USUAL.withWeek(ModeWeek.USUAL.with(hour -> hour < 120 && hour % 24 >= 9 && hour % 24 < 12, Mode.AWAY));
+        Quietest.Found found = found(eye("dunmark-post", ROAD), out, PACK);
+        List<QuietHours> silent = found.all().stream().flatMap(choice -> choice.silent().stream()).distinct().toList();
+        assertThat(silent).isNotEmpty().allSatisfy(hours -> {
+            for (int hour = 0; hour < 24; hour++) {
+                assertThat(hours.covers(hour) && (hour < 7 || hour >= 19)).as(hours.words() + " in the dark").isFalse();
+                assertThat(hours.covers(hour) && hour >= 9 && hour < 12).as(hours.words() + " with nobody at home").isFalse();
+            }
+        });
+    }
+
+    @Test
+    void silenceRingsLessAndMissesNoFewerAndTakesNothingFromThePack() {
+        Quietest.Found found = found(eye("dunmark-post", ROAD), AlertPlan.USUAL, PACK);
+        for (Quietest.Choice choice : found.front().stream().filter(each -> each.silent().isPresent()).toList()) {
+            Quietest.Choice loud = found.all().stream().filter(each -> each.silent().isEmpty() && each.setting().equals(choice.setting())
+                    && each.zones().equals(choice.zones())).findFirst().orElseThrow();
+            assertThat(choice.ringsADay()).isLessThanOrEqualTo(loud.ringsADay());
+            assertThat(choice.missedInHundred()).isGreaterThanOrEqualTo(loud.missedInHundred());
+            assertThat(choice.packDays()).isEqualTo(loud.packDays());
+        }
+        assertThat(found.tried()).isGreaterThan(found.all().size());
+    }
+
+    /** Three axes: every choice of the front is beaten by none in all three, and some lie behind the line of two. */
+    @Test
+    void daysOfThePackAreAnAxisOfTheFront() {
+        Quietest.Found flat = found(eye("dunmark-post", ROAD), AlertPlan.USUAL, (clips, seconds, dark) -> OptionalDouble.empty());
+        Quietest.Found packed = found(eye("dunmark-post", ROAD), AlertPlan.USUAL, PACK);
+        assertThat(packed.front().size()).isGreaterThan(flat.front().size());
+        for (Quietest.Choice choice : packed.front()) {
+            assertThat(packed.all()).noneMatch(other -> other.ringsADay() <= choice.ringsADay()
+                    && other.missedInHundred() <= choice.missedInHundred()
+                    && Math.floor(other.packDays().orElseThrow()) > Math.floor(choice.packDays().orElseThrow()));
+        }
+        assertThat(packed.middle().missedInHundred()).isLessThanOrEqualTo(Math.max(Quietest.QUIET_MISSES,
+                packed.watchful().missedInHundred()));
     }
 
     /** The same setting, drawn as a thousand whole weeks. */

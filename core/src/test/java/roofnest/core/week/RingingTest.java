@@ -71,6 +71,20 @@ class RingingTest {
         return new AlertPlan(OUT, Map.of(1L, Map.of(Mode.HOME, does)), Map.of(), List.of());
     }
 
+    /** Clips are the same; who sleeps through a storm is told of less and of nothing more. */
+    @Test
+    void aLongerSnoozeNeverRingsMoreAndChangesNoClip() {
+        double before = Double.MAX_VALUE;
+        for (int minutes : List.of(0, 5, 30, 240)) {
+            WeekOutcome out = run(List.of(watch(1)), ringing(AlertPlan.USUAL, new Ear(5, "Ann", Map.of(1L, Set.of(Kind.ANY)),
+                    Optional.empty(), 0, minutes)), source(SourceKind.VISITOR, 200));
+            assertThat(out.phones().get(0).rings().mean()).as(minutes + " min").isLessThan(before);
+            before = out.phones().get(0).rings().mean();
+            assertThat(out.cameras().get(0).clips().mean()).isEqualTo(run(List.of(watch(1)), ringing(AlertPlan.USUAL, ALL),
+                    source(SourceKind.VISITOR, 200)).cameras().get(0).clips().mean());
+        }
+    }
+
     private static final Ear ALL = ear(Set.of(Kind.ANY), Optional.empty(), 0);
 
     @Test
