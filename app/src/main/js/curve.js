@@ -30,7 +30,7 @@ function startCurve() {
         bar.setAttribute("height", String(height));
       });
       const sum = fields[i].reduce((all, field) => all + number(field), 0);
-      form.querySelector(`[data-sum="${chart.dataset.field}"]`).textContent = `${Number(sum.toFixed(1))} a day`;
+      form.querySelector(`[data-sum="${chart.dataset.field}"]`).textContent = `${Number(sum.toFixed(1))} times a day`;
     });
     undo.disabled = before.length === 0;
   }

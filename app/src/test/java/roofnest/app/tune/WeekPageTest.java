@@ -155,7 +155,7 @@ class WeekPageTest {
             assertThat(Double.parseDouble(row.attr("data-at"))).isBetween(0.0, 86400.0);
         });
         Document tuesday = page(ref, "/week?month=6&day=1");
-        assertThat(tuesday.select("#day h2").text()).isEqualTo("Tuesday of that week");
+        assertThat(tuesday.select("#day h2").text()).isEqualTo("Where it comes from, and Tuesday of that week");
         assertThat(tuesday.select("#day-lines").text()).isNotEqualTo(week.select("#day-lines").text());
     }
 

@@ -134,7 +134,8 @@ public final class Quietest {
                     .orElseThrow();
         }
 
-        /** Between the two, nearest to where nothing rings, nobody is missed and the pack lasts longest, by shares of what lies between. */
+        /** Between the two, nearest to where nothing rings and nobody is missed, by shares of what lies between, and where the pack
+         * lasts longest, by its share of the longest. */
         public Choice middle() {
             List<Choice> between = front.stream().filter(choice -> choice.ringsADay() >= quiet().ringsADay()
                     && choice.ringsADay() <= watchful().ringsADay() && choice.missedInHundred() <= Math.max(QUIET_MISSES,
@@ -143,11 +144,10 @@ public final class Quietest {
             double rings = Math.max(1e-9, watchful().ringsADay() - quiet().ringsADay());
             double missed = Math.max(1e-9, quiet().missedInHundred() - watchful().missedInHundred());
             double longest = between.stream().mapToDouble(Choice::lasts).max().orElse(0);
-            double days = Math.max(1, longest - between.stream().mapToDouble(Choice::lasts).min().orElse(0));
             return between.stream()
                     .min(Comparator.comparingDouble((Choice choice) -> square((choice.ringsADay() - quiet().ringsADay()) / rings)
                             + square((choice.missedInHundred() - watchful().missedInHundred()) / missed)
-                            + square((longest - choice.lasts()) / days)).thenComparingDouble(Choice::missedInHundred))
+                            + square((longest - choice.lasts()) / Math.max(1, longest))).thenComparingDouble(Choice::missedInHundred))
                     .orElseGet(this::quiet);
         }
 
