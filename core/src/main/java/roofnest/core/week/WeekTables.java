@@ -30,9 +30,15 @@ final class WeekTables {
     /** By offset, hour of the day, coming, camera. */
     private final Passage.Noticed[][][][] noticed;
     private final float[][][][] passes;
-    /** By offset, hour of the day, coming: the cameras that notice it. */
-    private final int[][][][] noticers;
+    /** By offset and hour of the day, then coming: the cameras that notice it, side by side with what they do. */
+    private final Hits[][] hits;
+    /** By offset and hour of the week: where to begin looking for a share of its rate. */
+    private final int[][][] guide;
+    private final boolean[] arrives;
     private final SourceKind.Want[] wants;
+
+    /** Cameras that notice one coming. @param passes chances that it passes the filter of kinds */
+    record Hits(int[] cameras, Passage.Noticed[] noticed, float[] passes) {}
 
     /** One source on one way, or before one camera. */
     record Coming(Source source, Source.Way way, int camera, double[] share, List<Passage> passages) {
@@ -69,8 +75,12 @@ final class WeekTables {
         int offsets = Conditions.OFFSETS_C.length;
         noticed = new Passage.Noticed[offsets][Week.HOURS_A_DAY][comings.size()][watches.size()];
         passes = new float[offsets][Week.HOURS_A_DAY][comings.size()][watches.size()];
-        noticers = new int[offsets][Week.HOURS_A_DAY][comings.size()][];
+        hits = new Hits[offsets * Week.HOURS_A_DAY][comings.size()];
         wants = comings.stream().map(coming -> coming.kind().want()).toArray(SourceKind.Want[]::new);
+        arrives = new boolean[comings.size()];
+        for (int c = 0; c < arrives.length; c++) {
+            arrives[c] = comings.get(c).arrives();
+        }
         fill(stirsAt);
         upTo = new double[offsets][Week.HOURS][comings.size()];
         for (int offset = 0; offset < offsets; offset++) {
@@ -79,12 +89,32 @@ final class WeekTables {
                 for (int c = 0; c < comings.size(); c++) {
                     Coming coming = comings.get(c);
                     int day = hour % Week.HOURS_A_DAY;
-                    boolean matters = coming.arrives() || noticers[offset][day][c].length > 0;
+                    boolean matters = arrives[c] || hits(offset, day, c).cameras().length > 0;
                     sum += matters ? coming.source().inHour(hour) * coming.share()[day] : 0;
                     upTo[offset][hour][c] = sum;
                 }
             }
         }
+        guide = new int[offsets][Week.HOURS][];
+        for (int offset = 0; offset < offsets; offset++) {
+            for (int hour = 0; hour < Week.HOURS; hour++) {
+                guide[offset][hour] = guide(upTo[offset][hour]);
+            }
+        }
+    }
+
+    /** For each of as many equal shares of the whole as there are sums, the first sum that lies over its beginning. */
+    private static int[] guide(double[] sums) {
+        int[] guide = new int[sums.length];
+        int first = 0;
+        for (int share = 0; share < guide.length; share++) {
+            double from = sums[sums.length - 1] * share / guide.length;
+            while (first < sums.length - 1 && sums[first] <= from) {
+                first++;
+            }
+            guide[share] = first;
+        }
+        return guide;
     }
 
     private void stirs(Stirring stirring, Source source, int camera, List<List<Optional<PlanPoint>>> stirsAt) {
@@ -120,7 +150,13 @@ final class WeekTables {
             for (int offset = 0; offset < Conditions.OFFSETS_C.length; offset++) {
                 for (int hour = 0; hour < Week.HOURS_A_DAY; hour++) {
                     Passage.Noticed[] by = noticed[offset][hour][c];
-                    noticers[offset][hour][c] = IntStream.range(0, by.length).filter(camera -> by[camera] != null).toArray();
+                    int[] cameras = IntStream.range(0, by.length).filter(camera -> by[camera] != null).toArray();
+                    float[] chances = new float[cameras.length];
+                    for (int i = 0; i < chances.length; i++) {
+                        chances[i] = passes[offset][hour][c][cameras[i]];
+                    }
+                    hits[offset * Week.HOURS_A_DAY + hour][c] = new Hits(cameras, Arrays.stream(cameras).mapToObj(camera -> by[camera])
+                            .toArray(Passage.Noticed[]::new), chances);
                 }
             }
         }
@@ -174,21 +210,24 @@ final class WeekTables {
     /** Which coming a share of an hour's rate falls to. @param at from 0 to {@link #rate} */
     int fallsTo(int offset, int hour, double at) {
         double[] sums = upTo[offset][hour];
-        int low = 0;
-        int high = sums.length - 1;
-        while (low < high) {
-            int middle = (low + high) >>> 1;
-            if (sums[middle] > at) {
-                high = middle;
-            } else {
-                low = middle + 1;
-            }
+        int[] from = guide[offset][hour];
+        int low = from[Math.min(from.length - 1, (int) (at / sums[sums.length - 1] * from.length))];
+        // Rounding may put the beginning one too far.
+        while (low > 0 && sums[low - 1] > at) {
+            low--;
+        }
+        while (low < sums.length - 1 && sums[low] <= at) {
+            low++;
         }
         return low;
     }
 
-    int[] noticers(int offset, int hourOfDay, int coming) {
-        return noticers[offset][hourOfDay][coming];
+    Hits hits(int offset, int hourOfDay, int coming) {
+        return hits[offset * Week.HOURS_A_DAY + hourOfDay][coming];
+    }
+
+    boolean arrives(int coming) {
+        return arrives[coming];
     }
 
     SourceKind.Want want(int coming) {

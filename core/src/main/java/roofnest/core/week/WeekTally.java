@@ -105,7 +105,7 @@ final class WeekTally {
         came[coming]++;
         told[coming] += isTold ? 1 : 0;
         recorded[coming] += isRecorded ? 1 : 0;
-        if (tables.coming(coming).arrives() && !isTold) {
+        if (!isTold && tables.arrives(coming)) {
             missed[week]++;
         }
     }

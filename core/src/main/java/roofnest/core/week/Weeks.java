@@ -158,6 +158,7 @@ public final class Weeks {
         private final Clips[] clips = new Clips[cameras];
         private final Made[] made = new Made[cameras];
         private final Rings.OfWeek phones;
+        private final boolean ruled = !rings.rules().isEmpty();
         private int offset;
 
         private Run(int week, WeekTally tally, List<Event> log) {
@@ -181,16 +182,22 @@ public final class Weeks {
             int day = hour % Week.HOURS_A_DAY;
             boolean told = false;
             boolean recorded = false;
-            Arrays.fill(made, Made.UNNOTICED);
-            for (int camera : tables.noticers(offset, day, coming)) {
-                made[camera] = answer(atS, hour, day, coming, camera);
+            if (ruled || log != null) {
+                Arrays.fill(made, Made.UNNOTICED);
             }
-            if (!rings.rules().isEmpty()) {
+            WeekTables.Hits hits = tables.hits(offset, day, coming);
+            for (int i = 0; i < hits.cameras().length; i++) {
+                Made what = answer(atS, hour, day, coming, hits.cameras()[i], hits.noticed()[i], hits.passes()[i]);
+                made[hits.cameras()[i]] = what;
+                told |= what == Made.RANG;
+                recorded |= what.keeps();
+            }
+            if (ruled) {
                 rules(atS, hour, day, coming);
-            }
-            for (Made each : made) {
-                told |= each == Made.RANG;
-                recorded |= each.keeps();
+                for (Made each : made) {
+                    told |= each == Made.RANG;
+                    recorded |= each.keeps();
+                }
             }
             tally.came(week, coming, told, recorded);
             if (log != null) {
@@ -198,13 +205,11 @@ public final class Weeks {
             }
         }
 
-        private Made answer(double atS, int hour, int day, int coming, int camera) {
+        private Made answer(double atS, int hour, int day, int coming, int camera, Passage.Noticed noticed, float passes) {
             Does does = rings.does(camera, hour);
             if (does == Does.OFF) {
                 return Made.OFF;
             }
-            Passage.Noticed noticed = tables.noticed(offset, day, coming, camera);
-            float passes = tables.passes(offset, day, coming, camera);
             if (passes < 1 && random.nextDouble() >= passes) {
                 return Made.NOT_ITS_KIND;
             }
