@@ -13,3 +13,30 @@ alter table sensor_walk add column practice_round int check (practice_round betw
 
 -- The size of the picture that is recorded; 0 for the full one.
 alter table camera_setup add column width_px int not null default 0 check (width_px between 0 and 8000);
+
+-- Percent of a pack as somebody read it in its app, and how the camera was set then.
+create table pack_reading (
+  id           bigint generated always as identity primary key,
+  household_id bigint not null,
+  camera_id    bigint not null,
+  read_on      date not null,
+  percent      double precision not null check (percent between 0 and 100),
+  after_charge boolean not null,
+  mark         text not null check (length(mark) <= 1000),
+  read_by      text not null,
+  read_at      timestamptz not null,
+  unique (camera_id, read_on, after_charge),
+  foreign key (household_id, camera_id) references camera (household_id, id) on delete cascade
+);
+create index pack_reading_household on pack_reading (household_id, camera_id);
+
+-- What those readings say of its draw and its panel, for as long as it is set by that mark: shares of what its document says.
+create table camera_pack (
+  camera_id    bigint primary key,
+  household_id bigint not null,
+  draw_share   double precision not null check (draw_share between 0.1 and 10),
+  sun_share    double precision not null check (sun_share between 0 and 2),
+  mark         text not null check (length(mark) <= 1000),
+  foreign key (household_id, camera_id) references camera (household_id, id) on delete cascade
+);
+create index camera_pack_household on camera_pack (household_id);

@@ -39,6 +39,7 @@ class TableWritersTest {
                 Map.entry("camera_view", "CameraViewRepository"),
                 Map.entry("camera_setup", "CameraSetupRepository"), Map.entry("setting_tick", "CameraSetupRepository"),
                 Map.entry("sensor_walk", "SensorWalkRepository"), Map.entry("camera_sensing", "SensorWalkRepository"),
+                Map.entry("camera_pack", "PackReadingRepository"), Map.entry("pack_reading", "PackReadingRepository"),
                 Map.entry("finding", "FindingRepository"), Map.entry("firm", "FirmRepository"), Map.entry("firm_model", "Models"),
                 Map.entry("firm_money", "PriceBook"), Map.entry("household", "HouseholdRepository"),
                 Map.entry("house_climate", "ClimateRepository"), Map.entry("house_comings", "ComingsRepository"),

@@ -15,6 +15,7 @@ import roofnest.app.models.Models;
 import roofnest.app.records.AlertRepository;
 import roofnest.app.records.CameraSetupRepository;
 import roofnest.app.records.CameraViewRepository;
+import roofnest.app.records.PackReadingRepository;
 import roofnest.app.records.SensorWalkRepository;
 import roofnest.core.alert.AlertPlan;
 import roofnest.core.catalogue.MotionSpec;
@@ -23,6 +24,7 @@ import roofnest.core.judge.Camera;
 import roofnest.core.judge.Patrol;
 import roofnest.core.judge.PictureSetup;
 import roofnest.core.plan.PlanPoint;
+import roofnest.core.power.PackFit;
 import roofnest.core.week.SensorFit;
 
 /** What is set at cameras and of their alerts, on its way out of one firm and into another. */
@@ -32,11 +34,13 @@ class CarriedSettings {
     private final SensorWalkRepository walks;
     private final CameraViewRepository views;
     private final AlertRepository alerts;
+    private final PackReadingRepository packs;
     private final Models models;
     private final JsonMapper json = new JsonMapper();
 
     CarriedSettings(CameraSetupRepository setups, SensorWalkRepository walks, CameraViewRepository views, AlertRepository alerts,
-            Models models) {
+            PackReadingRepository packs, Models models) {
+        this.packs = packs;
         this.setups = setups;
         this.walks = walks;
         this.views = views;
@@ -82,8 +86,14 @@ class CarriedSettings {
                 set.turned(), set.sound(), set.statusLight(), set.stamp(), set.listens(), set.widthPx())).orElse(null);
         List<HouseholdFile.NamedView> named = views.of(household, camera.id()).stream().map(row -> new HouseholdFile.NamedView(
                 row.view().name(), row.view().headingDeg(), row.view().tiltDeg(), row.view().dwellS())).toList();
-        return named.isEmpty() && picture == null && ticked.isEmpty() && walked.isEmpty() && sensed == null ? null
-                : new HouseholdFile.CameraSettings(picture, ticked, walked, sensed, named);
+        List<HouseholdFile.PackRead> read = packs.of(household).stream().filter(row -> row.cameraId() == camera.id())
+                .map(row -> new HouseholdFile.PackRead(row.reading().on(), row.reading().percent(), row.reading().afterCharge(), row.mark(),
+                        row.by(), row.at()))
+                .toList();
+        HouseholdFile.PackBent bent = packs.bent(household, camera.id()).map(now -> new HouseholdFile.PackBent(now.drawShare(),
+                now.sunShare(), now.mark())).orElse(null);
+        return named.isEmpty() && picture == null && ticked.isEmpty() && walked.isEmpty() && sensed == null && read.isEmpty() ? null
+                : new HouseholdFile.CameraSettings(picture, ticked, walked, sensed, named, read, bent);
     }
 
     void in(long household, long camera, HouseholdFile.CameraSettings in) {
@@ -101,6 +111,10 @@ class CarriedSettings {
                 w.seconds() == null ? OptionalDouble.empty() : OptionalDouble.of(w.seconds()), w.airC(), w.dark()), w.mark(), w.by(),
                 w.at())));
         each(in.views()).forEach(v -> views.add(household, camera, new Patrol.View(v.name(), v.headingDeg(), v.tiltDeg(), v.dwellS())));
+        each(in.packs()).forEach(r -> packs.put(household, new PackReadingRepository.Row(0, camera, new PackFit.Reading(r.on(), r.percent(),
+                r.afterCharge()), r.mark(), r.by(), r.at())));
+        Optional.ofNullable(in.bent()).ifPresent(b -> packs.bend(household, camera, Optional.of(new PackReadingRepository.Bent(
+                b.drawShare(), b.sunShare(), b.mark()))));
         Optional.ofNullable(in.sensed()).ifPresent(s -> walks.bend(household, camera, Optional.of(new MotionSpec(
                 MotionSpec.Sensing.INFRARED, s.rangeM(), s.fanDeg(), s.wakeS(), 0)), s.mark()));
     }

@@ -70,7 +70,14 @@ record HouseholdFile(
     record Watching(int sensitivity, List<String> kinds) {}
 
     /** What is set at it and what was found out of its sensor. */
-    record CameraSettings(PictureSet picture, List<Ticked> ticked, List<SensorWalk> walks, Sensed sensed, List<NamedView> views) {}
+    record CameraSettings(PictureSet picture, List<Ticked> ticked, List<SensorWalk> walks, Sensed sensed, List<NamedView> views,
+            List<PackRead> packs, PackBent bent) {}
+
+    /** Percent of a pack as somebody read it. */
+    record PackRead(LocalDate on, double percent, boolean afterCharge, String mark, String by, OffsetDateTime at) {}
+
+    /** What those readings say of it. */
+    record PackBent(double drawShare, double sunShare, String mark) {}
 
     /** A view of a camera that turns by motor. */
     record NamedView(String name, double headingDeg, double tiltDeg, int dwellS) {}

@@ -26,6 +26,8 @@ import roofnest.app.prove.Trials;
 import roofnest.app.records.RouterRepository;
 import roofnest.app.web.Form;
 import roofnest.app.records.CountedWeekRepository;
+import roofnest.app.records.PackBends;
+import roofnest.app.records.PackReadingRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.secrets.SecretStore;
 import roofnest.core.access.Access;
@@ -36,6 +38,7 @@ import roofnest.core.judge.Camera;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.promise.Light;
 import roofnest.core.promise.Promise;
+import roofnest.core.power.PackFit;
 import roofnest.core.promise.Stage;
 import roofnest.core.view.CameraPose;
 
@@ -55,9 +58,13 @@ class DemoNeighbours {
     private final LogRepository log;
     private final SecretStore secrets;
     private final CountedWeekRepository counts;
+    private final PackReadingRepository packs;
+    private final PackBends bends;
 
     DemoNeighbours(DemoTools tools, Runs runs, RunHands hands, Trials trials, Signing signing, Frames frames, HandOver handOver,
-            LogRepository log, SecretStore secrets, CountedWeekRepository counts) {
+            LogRepository log, SecretStore secrets, CountedWeekRepository counts, PackReadingRepository packs, PackBends bends) {
+        this.packs = packs;
+        this.bends = bends;
         this.tools = tools;
         this.runs = runs;
         this.hands = hands;
@@ -154,6 +161,11 @@ class DemoNeighbours {
         tools.changes.run(ref, Stage.CARE, () -> {
             tools.cameras.markMounted(ref.id(), camera);
             tools.cameras.charged(ref.id(), camera, charged);
+            String mark = tools.cameras.get(ref.id(), camera).camera().packMark();
+            packs.keep(ref.id(), camera, new PackFit.Reading(charged, 100, true), mark, "Jory Penhale");
+            packs.keep(ref.id(), camera, new PackFit.Reading(charged.plusDays(12), 66, false), mark, "Odile Marsh");
+            packs.keep(ref.id(), camera, new PackFit.Reading(charged.plusDays(25), 31, false), mark, "Odile Marsh");
+            bends.bend(ref.id(), camera);
         });
         log.add(ref.id(), camera, LogRepository.Kind.CHARGE, "Charged at the hand-over.", charged, "Jory Penhale");
         log.add(ref.id(), camera, LogRepository.Kind.CALL, "No picture since the weekend; red light now and then.", today.minusDays(2),

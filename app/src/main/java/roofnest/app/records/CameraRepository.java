@@ -59,7 +59,8 @@ public class CameraRepository implements Archive {
                 select camera.*,
                        (select max(finished_at) from run where camera_id = camera.id and bench and given_up_at is null) as rehearsed_at,
                        (select to_jsonb(s) from camera_setup s where s.camera_id = camera.id) as setup,
-                       (select to_jsonb(s) from camera_sensing s where s.camera_id = camera.id) as sensing
+                       (select to_jsonb(s) from camera_sensing s where s.camera_id = camera.id) as sensing,
+                       (select to_jsonb(p) from camera_pack p where p.camera_id = camera.id) as pack
                 from camera
                 """;
 
@@ -643,6 +644,9 @@ public class CameraRepository implements Archive {
     }
 
     @JsonIgnoreProperties(ignoreUnknown = true)
+    private record PackRow(@JsonProperty("draw_share") double drawShare, @JsonProperty("sun_share") double sunShare, String mark) {}
+
+    @JsonIgnoreProperties(ignoreUnknown = true)
     private record SensingRow(@JsonProperty("range_m") double rangeM, @JsonProperty("fan_deg") double fanDeg,
             @JsonProperty("wake_s") double wakeS, String mark) {
         private MotionSpec motion(MotionSpec stated) {
@@ -673,6 +677,11 @@ public class CameraRepository implements Archive {
         if (row.getString("sensing") != null) {
             SensingRow bent = json.readValue(row.getString("sensing"), SensingRow.class);
             camera = bent.mark().equals(camera.sensingMark()) ? camera.noticing(bent.motion(camera.model().motion())) : camera;
+        }
+        if (row.getString("pack") != null) {
+            PackRow bent = json.readValue(row.getString("pack"), PackRow.class);
+            camera = bent.mark().equals(camera.packMark())
+                    ? camera.powered(camera.model().power().bent(bent.drawShare(), bent.sunShare())) : camera;
         }
         Optional<WallSaid> wall = row.getString("wall_base") == null ? Optional.empty()
                 : Optional.of(new WallSaid(new SaidWall(Base.valueOf(row.getString("wall_base")),

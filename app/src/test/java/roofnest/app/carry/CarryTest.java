@@ -75,6 +75,7 @@ import roofnest.app.records.JudgedHouseholds;
 import roofnest.app.records.LogRepository;
 import roofnest.app.records.PictureShelf;
 import roofnest.app.records.PoseReadingRepository;
+import roofnest.app.records.PackReadingRepository;
 import roofnest.app.records.PromiseRepository;
 import roofnest.app.records.SaidLeadRepository;
 import roofnest.app.records.SpotLookRepository;
@@ -86,6 +87,7 @@ import roofnest.core.judge.Camera;
 import roofnest.core.judge.ComingsAndGoings;
 import roofnest.core.judge.Judged;
 import roofnest.core.plan.PlanPoint;
+import roofnest.core.power.PackFit;
 import roofnest.core.plan.SpacePoint;
 import roofnest.core.promise.Promise;
 import roofnest.core.mount.Base;
@@ -123,6 +125,7 @@ class CarryTest {
     @Autowired private AlertRepository alerts;
     @Autowired private ResidentRepository residents;
     @Autowired private CameraSetupRepository setups;
+    @Autowired private PackReadingRepository packs;
     @Autowired private SensorWalkRepository walks;
     @Autowired private CameraViewRepository views;
     @Autowired private PromiseRepository promises;
@@ -265,6 +268,9 @@ class CarryTest {
         walks.keep(from.id(), eye.id(), new SensorFit.Walked(new PlanPoint(1, -3), new PlanPoint(4, -3), true, OptionalDouble.of(2.5), 9,
                 false), sensingMark, "Wynn Tarr");
         walks.bend(from.id(), eye.id(), Optional.of(new MotionSpec(MotionSpec.Sensing.INFRARED, 6.5, 100, 1.4, 0)), sensingMark);
+        packs.keep(from.id(), eye.id(), new PackFit.Reading(LocalDate.of(2026, 11, 3), 82, true), "as it was", "Wynn Tarr");
+        packs.bend(from.id(), eye.id(), Optional.of(new PackReadingRepository.Bent(1.25, 0.8, cameras.get(from.id(), eye.id()).camera()
+                .packMark())));
         promises.tellsOf(from.id(), "front-door", 90);
         promises.ringsAtMost(from.id(), 8);
         promises.silentAbout(from.id(), SourceKind.CYCLIST);
@@ -302,6 +308,10 @@ class CarryTest {
             assertThat(walk.walk().seconds()).hasValue(2.5);
             assertThat(walk.mark()).isEqualTo(sensingMark);
         });
+        assertThat(packs.of(taken.ref().id())).singleElement().satisfies(row -> assertThat(row.reading()).isEqualTo(new PackFit.Reading(
+                LocalDate.of(2026, 11, 3), 82, true)));
+        assertThat(packs.bent(taken.ref().id(), there.id())).hasValueSatisfying(bent -> assertThat(bent.drawShare()).isEqualTo(1.25));
+        assertThat(there.camera().model().power().recordMa()).isEqualTo(eye.camera().model().power().recordMa() * 1.25);
         assertThat(counted.of(taken.ref().id())).singleElement().satisfies(row -> {
             assertThat(row.kinds()).isEqualTo(Map.of(AlertSpec.Kind.PET, 4));
             assertThat(row.cameraId()).isEqualTo(there.id());

@@ -124,6 +124,12 @@ public record DeviceModel(
                 hub, peopleMax, pans, body, can, picture);
     }
 
+    /** Drawing otherwise than its document says. */
+    public DeviceModel powered(PowerSpec other) {
+        return new DeviceModel(key, maker, name, summary, lens, radio, credentials, setUp, passwordRule, factoryPassword, other, motion,
+                recording, mask, mount, sharing, factoryAddress, alerts, hub, peopleMax, pans, body, can, picture);
+    }
+
     /** Noticing otherwise than its document says. */
     public DeviceModel noticing(MotionSpec other) {
         return new DeviceModel(key, maker, name, summary, lens, radio, credentials, setUp, passwordRule, factoryPassword, power, other,

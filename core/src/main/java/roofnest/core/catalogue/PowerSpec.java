@@ -78,6 +78,19 @@ public record PowerSpec(
         return capacityMah > 0;
     }
 
+    /**
+     * Drawing and charging otherwise than its document says.
+     *
+     * @param drawShare of all its currents. @param sunShare of what its panel gives
+     */
+    public PowerSpec bent(double drawShare, double sunShare) {
+        Require.inRange("share of its currents", drawShare, 0.1, 10);
+        Require.inRange("share of its panel", sunShare, 0, 2);
+        return new PowerSpec(capacityMah, packVolts, standbyMa * drawShare, Math.max(1, recordMa * drawShare),
+                Math.max(1, liveMa * drawShare), lightMa * drawShare, warnPercent, panelW * sunShare, leadM, leadMm2, leastVolts,
+                bellLeastVolts, bellMostVolts, bellLeastVa, adapterMa);
+    }
+
     PowerSpec withLight(double otherMa) {
         return new PowerSpec(capacityMah, packVolts, standbyMa, recordMa, liveMa, otherMa, warnPercent, panelW, leadM, leadMm2, leastVolts,
                 bellLeastVolts, bellMostVolts, bellLeastVa, adapterMa);

@@ -29,7 +29,7 @@ final class BatteryYears {
     /** The panel sits over the lens, metres. */
     private static final double OVER_LENS_M = 0.15;
     /** Where a house has no plan, and so no latitude, a middle one is taken. */
-    private static final double NO_PLAN_LATITUDE_DEG = 50;
+    static final double NO_PLAN_LATITUDE_DEG = 50;
 
     private final Optional<House> house;
     private final Function<Camera, CameraEye> eyes;
@@ -57,6 +57,14 @@ final class BatteryYears {
         LocalDate from = camera.lastCharged().orElse(facts.today());
         return kept.get(new Key(sun, draw, from, chargeEveryDays),
                 key -> suns.get(sun, sunKey -> year(sunKey, camera)).of(draw, new BatteryYear.Plan(from, chargeEveryDays)));
+    }
+
+    /** What is to be expected of a pack between two days. */
+    BatteryYear.Between between(HouseholdFacts facts, Camera camera, Optional<LinkBudget> link, LocalDate from, LocalDate to) {
+        double draw = camera.settings().dailyUse().chargeMah(camera.model().power(), camera.model().motion(),
+                link.map(budget -> uplinkFactor(budget.rssiDbm())).orElse(1.0));
+        SunKey sun = sun(facts, camera);
+        return suns.get(sun, sunKey -> year(sunKey, camera)).between(draw, from, to);
     }
 
     private SunKey sun(HouseholdFacts facts, Camera camera) {
@@ -88,7 +96,7 @@ final class BatteryYears {
     }
 
     /** A slow link keeps the radio on for longer: up to twice the current's time when the rate falls to its lowest. */
-    private static double uplinkFactor(double rssiDbm) {
+    static double uplinkFactor(double rssiDbm) {
         double rate = Math.max(6.5, LinkBudget.rateMbps(rssiDbm));
         return 1 + Math.max(0, Math.min(1, (EASY_RATE_MBPS / rate - 1) / 3));
     }

@@ -16,6 +16,7 @@ import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.MotionSpec;
 import roofnest.core.catalogue.PictureSpec;
+import roofnest.core.catalogue.PowerSpec;
 import roofnest.core.lang.Require;
 import roofnest.core.mount.SaidLead;
 import roofnest.core.mount.SpotLook;
@@ -143,6 +144,16 @@ public record Camera(
                     panelHeadingDeg);
         }
 
+        public Settings withCoolDownSeconds(int seconds) {
+            return new Settings(clipSeconds, seconds, cardGb, visitsPerDay, liveMinutes, openSkyShare, chargeEveryDays, panelSlopeDeg,
+                    panelHeadingDeg);
+        }
+
+        public Settings withLiveMinutes(double minutes) {
+            return new Settings(clipSeconds, coolDownSeconds, cardGb, visitsPerDay, minutes, openSkyShare, chargeEveryDays, panelSlopeDeg,
+                    panelHeadingDeg);
+        }
+
         public Settings withVisitsPerDay(double visits) {
             return new Settings(clipSeconds, coolDownSeconds, cardGb, visits, liveMinutes, openSkyShare, chargeEveryDays, panelSlopeDeg,
                     panelHeadingDeg);
@@ -215,6 +226,12 @@ public record Camera(
                 look, lead, watching, setup);
     }
 
+    /** Drawing as readings of its pack have shown. */
+    public Camera powered(PowerSpec power) {
+        return new Camera(id, name, model.powered(power), pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, hangs,
+                look, lead, watching, setup);
+    }
+
     /** How it is set to watch: as it comes, where nobody set it. */
     public WatchSetting watchSetting() {
         WatchSetting usual = WatchSetting.usual(model.alerts(), settings.clipSeconds(), settings.coolDownSeconds());
@@ -241,6 +258,14 @@ public record Camera(
     /** All that its sensor depends on besides the house, as words: walks made under another mark say nothing of it now. */
     public String sensingMark() {
         return String.join("|", model.fullName(), pose.toString(), String.valueOf(watchSetting().sensitivity()));
+    }
+
+    /** All that its pack's draw and its panel depend on besides the house, as words: readings made under another mark say nothing of it. */
+    public String packMark() {
+        return String.join("|", model.fullName(), settings.clipSeconds() + "/" + settings.coolDownSeconds() + "/" + settings.visitsPerDay()
+                + "/" + settings.liveMinutes(), pictureSetup().light().name(),
+                settings.openSkyShare() + "/" + settings.panelSlopeDeg() + "/"
+                        + settings.panelHeadingDeg());
     }
 
     /** As it was read to hang. */

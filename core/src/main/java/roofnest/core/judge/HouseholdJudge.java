@@ -22,6 +22,7 @@ import roofnest.core.plan.Area;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.Segments;
 import roofnest.core.power.BatteryYear;
+import roofnest.core.power.PackFit;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
 import roofnest.core.promise.Standing;
@@ -180,6 +181,26 @@ public final class HouseholdJudge {
     /** The computed year of a battery camera as it is charged and set. */
     public BatteryYear.Outcome batteryYear(HouseholdFacts facts, Camera camera) {
         return years.of(facts, camera, link(facts, camera), camera.settings().chargeEveryDays());
+    }
+
+    /** What a camera's pack goes on by cause, and what would spare it. @param camera on a pack */
+    public PackUse packUse(HouseholdFacts facts, Camera camera) {
+        return PackUse.of(facts, camera, uplink(facts, camera));
+    }
+
+    private double uplink(HouseholdFacts facts, Camera camera) {
+        return link(facts, camera).map(budget -> BatteryYears.uplinkFactor(budget.rssiDbm())).orElse(1.0);
+    }
+
+    /** What readings of its pack say. @param stated drawing as its document says */
+    public PackFit.Fit packFit(HouseholdFacts facts, Camera stated, List<PackFit.Reading> readings) {
+        Optional<LinkBudget> link = link(facts, stated);
+        return PackFit.of(readings, (from, to) -> years.between(facts, stated, link, from, to), stated.model().power().panelW() > 0);
+    }
+
+    /** What would explain that its pack is used up faster than was reckoned. */
+    public List<String> emptyEarly(HouseholdFacts facts, Camera stated, PackFit.Fit fit) {
+        return PackUse.early(stated, packUse(facts, stated).now(), fit, link(facts, stated));
     }
 
     /**

@@ -1,6 +1,7 @@
 package roofnest.core.power;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -107,6 +108,44 @@ public final class BatteryYear {
         return sunMah[day][year];
     }
 
+    /**
+     * What is to be expected of a pack between two days, percent of it.
+     *
+     * @param draw and {@code sun} in its means over the years
+     * @param sunSpread standard deviation of what the sun gives
+     * @param lockedFrom and {@code lockedTo}: what the cold keeps back on the first and the last day
+     */
+    public record Between(int days, double draw, double sun, double sunSpread, double lockedFrom, double lockedTo) {
+        /** What leaks away at a mean level. */
+        double leak(double percent) {
+            return percent * SELF_DISCHARGE_A_DAY * days;
+        }
+    }
+
+    /** @param to after {@code from}, at most a year */
+    public Between between(double drawMahPerDay, LocalDate from, LocalDate to) {
+        int days = Require.inRange("days between", (int) ChronoUnit.DAYS.between(from, to), 1, DAYS);
+        double[] sums = new double[weather.years()];
+        for (int n = 1; n <= days; n++) {
+            for (int year = 0; year < sums.length; year++) {
+                sums[year] += sunMah[dayOfYear(from, n)][year];
+            }
+        }
+        double percentAMah = 100 / power.capacityMah();
+        double sun = Arrays.stream(sums).average().orElse(0);
+        double spread = Math.sqrt(Arrays.stream(sums).map(each -> (each - sun) * (each - sun)).average().orElse(0));
+        return new Between(days, days * drawMahPerDay * percentAMah, sun * percentAMah, spread * percentAMah, locked(dayOfYear(from, 0)),
+                locked(dayOfYear(from, days)));
+    }
+
+    private double locked(int day) {
+        double sum = 0;
+        for (float share : weather.lockedAway(day)) {
+            sum += 100 * share;
+        }
+        return sum / weather.years();
+    }
+
     public Outcome of(double drawMahPerDay, Plan plan) {
         int years = weather.years();
         float[] lowest = lowest(drawMahPerDay, plan);
@@ -132,7 +171,7 @@ public final class BatteryYear {
         LocalDate date = plan.from();
         Day[] days = new Day[DAYS];
         for (int n = 1; n <= DAYS; n++) {
-            int day = dayOfYear(plan, n);
+            int day = dayOfYear(plan.from(), n);
             mah = plan.charges(n) ? fullMah : mah;
             mah = Math.min(fullMah, mah + sunMah[day][year]);
             mah = Math.max(0, mah - drawMahPerDay - mah * SELF_DISCHARGE_A_DAY);
@@ -155,7 +194,7 @@ public final class BatteryYear {
             if (plan.charges(n)) {
                 Arrays.fill(mah, (float) power.capacityMah());
             }
-            int day = dayOfYear(plan, n);
+            int day = dayOfYear(plan.from(), n);
             passDay(mah, lowest, sunMah[day], weather.lockedAway(day), (float) power.capacityMah(), (float) drawMahPerDay);
         }
         return lowest;
@@ -172,7 +211,7 @@ public final class BatteryYear {
     }
 
     /** Of the calendar, from 0; the last of a leap year is as the one before. @param n days after the full charge */
-    private static int dayOfYear(Plan plan, int n) {
-        return ((plan.from().getDayOfYear() - 1) % DAYS + n) % DAYS;
+    private static int dayOfYear(LocalDate from, int n) {
+        return ((from.getDayOfYear() - 1) % DAYS + n) % DAYS;
     }
 }
