@@ -40,3 +40,18 @@ create table camera_pack (
   foreign key (household_id, camera_id) references camera (household_id, id) on delete cascade
 );
 create index camera_pack_household on camera_pack (household_id);
+
+-- Paid plans of makers, as a firm wrote them down.
+create table cloud_plan (
+  id            bigint generated always as identity primary key,
+  firm_id       bigint not null references firm,
+  name          text not null check (length(name) between 1 and 60),
+  maker         text not null check (length(maker) between 1 and 60),
+  cents_a_month bigint not null check (cents_a_month between 0 and 100000),
+  cameras_most  int not null check (cameras_most between 0 and 100),
+  keeps_days    int not null check (keeps_days between 0 and 3650),
+  clip_most_s   int not null check (clip_most_s between 1 and 3600),
+  kinds         text[] not null,
+  version       int not null default 0,
+  unique (firm_id, maker, name)
+);

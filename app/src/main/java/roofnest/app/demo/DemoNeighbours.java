@@ -163,8 +163,8 @@ class DemoNeighbours {
             tools.cameras.charged(ref.id(), camera, charged);
             String mark = tools.cameras.get(ref.id(), camera).camera().packMark();
             packs.keep(ref.id(), camera, new PackFit.Reading(charged, 100, true), mark, "Jory Penhale");
-            packs.keep(ref.id(), camera, new PackFit.Reading(charged.plusDays(12), 66, false), mark, "Odile Marsh");
-            packs.keep(ref.id(), camera, new PackFit.Reading(charged.plusDays(25), 31, false), mark, "Odile Marsh");
+            packs.keep(ref.id(), camera, new PackFit.Reading(charged.plusDays(12), 51, false), mark, "Odile Marsh");
+            packs.keep(ref.id(), camera, new PackFit.Reading(charged.plusDays(25), 6, false), mark, "Odile Marsh");
             bends.bend(ref.id(), camera);
         });
         log.add(ref.id(), camera, LogRepository.Kind.CHARGE, "Charged at the hand-over.", charged, "Jory Penhale");

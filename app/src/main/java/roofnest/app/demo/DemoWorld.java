@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Map;
+import java.util.Set;
 
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -16,7 +17,10 @@ import roofnest.app.firm.FirmRepository;
 import roofnest.app.firm.Hiring;
 import roofnest.app.firm.Role;
 import roofnest.app.firm.Staff;
+import roofnest.app.records.CloudPlanRepository;
 import roofnest.app.records.PriceBook;
+import roofnest.core.catalogue.AlertSpec;
+import roofnest.core.footage.CloudPlan;
 
 /** Loads the demo world into an empty database, once, if the installation is told to. */
 @Component
@@ -33,11 +37,13 @@ class DemoWorld implements ApplicationRunner {
     private final DemoKilnLane kilnLane;
     private final DemoTools tools;
     private final PriceBook prices;
+    private final CloudPlanRepository plans;
     private final Clock clock;
 
     DemoWorld(RoofNestProperties properties, FirmRepository firms, Hiring hiring, DemoQuiller quiller, DemoNeighbours neighbours,
             DemoMaltings maltings,
-            DemoKilnLane kilnLane, DemoTools tools, PriceBook prices, Clock clock) {
+            DemoKilnLane kilnLane, DemoTools tools, PriceBook prices, CloudPlanRepository plans, Clock clock) {
+        this.plans = plans;
         this.properties = properties;
         this.maltings = maltings;
         this.kilnLane = kilnLane;
@@ -79,6 +85,10 @@ class DemoWorld implements ApplicationRunner {
         Map.of("hour", 5400L, "model dunmark-post", 13_900L, "model cairnlow-eave", 18_500L, "model pellan-drift", 16_400L,
                 "model tarrowby-turn", 9_900L, "hub pellan", 8_900L,
                 "card 64", 1_490L, "clips", 15L).forEach((key, cents) -> prices.set(firm, key, cents));
+        plans.say(firm, new CloudPlan(0, "Watch one", "Dunmark", 349, 1, 30, 60, Set.of(AlertSpec.Kind.PERSON)), 0);
+        plans.say(firm, new CloudPlan(0, "Watch all", "Dunmark", 899, 0, 60, 120, Set.of(AlertSpec.Kind.PERSON, AlertSpec.Kind.VEHICLE)),
+                0);
+        plans.say(firm, new CloudPlan(0, "Keep", "Oskarra", 250, 2, 14, 60, Set.of(AlertSpec.Kind.PERSON)), 0);
         prices.set(firm, "km", 45);
         prices.set(firm, "anchor 6 mm plug with 4 × 35 mm screw", 35);
     }

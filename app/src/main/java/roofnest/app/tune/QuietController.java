@@ -15,10 +15,12 @@ import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.AlertRepository;
 import roofnest.app.records.CameraRepository;
+import roofnest.app.records.CloudPlanRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.JudgedHousehold;
 import roofnest.app.records.JudgedHouseholds;
+import roofnest.app.records.PriceBook;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
 import roofnest.app.web.Says;
@@ -36,10 +38,14 @@ class QuietController {
     private final JudgedHouseholds judged;
     private final WeeksKept weeks;
     private final AlertRepository alerts;
+    private final CloudPlanRepository plans;
+    private final PriceBook prices;
 
     QuietController(Frames frames, Changes changes, CameraRepository cameras, JudgedHouseholds judged, WeeksKept weeks,
-            AlertRepository alerts) {
+            AlertRepository alerts, CloudPlanRepository plans, PriceBook prices) {
         this.alerts = alerts;
+        this.plans = plans;
+        this.prices = prices;
         this.frames = frames;
         this.changes = changes;
         this.cameras = cameras;
@@ -93,6 +99,10 @@ class QuietController {
         return "redirect:" + ref.path() + "/tune/" + cameraId + "/quiet";
     }
 
+    private QuietView.Plans plans(HouseholdRef ref) {
+        return new QuietView.Plans(plans.of(ref.staff().firmId()), prices.money(ref.staff().firmId()).currency());
+    }
+
     private static int month(JudgedHousehold now) {
         return now.facts().today().getMonthValue();
     }
@@ -107,7 +117,7 @@ class QuietController {
         model.addAttribute("form", form);
         model.addAttribute("record", record);
         model.addAttribute("quiet", found.map(all -> QuietView.of(frame, record, all, Month.of(month).getDisplayName(TextStyle.FULL,
-                Locale.ENGLISH), week, cameras.canTakeBack(ref.id(), cameraId))).orElse(null));
+                Locale.ENGLISH), week, cameras.canTakeBack(ref.id(), cameraId), plans(ref))).orElse(null));
         return "quiet";
     }
 }

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -12,6 +13,7 @@ import roofnest.app.drawing.PictureView;
 import roofnest.app.household.Frame;
 import roofnest.app.records.CameraRepository;
 import roofnest.core.catalogue.AlertSpec;
+import roofnest.core.footage.CloudPlan;
 import roofnest.core.judge.Camera;
 import roofnest.core.lang.Numbers;
 import roofnest.core.view.Vision;
@@ -55,6 +57,9 @@ record QuietView(CameraRepository.Record record, String said, Graph graph, List<
         }
     }
 
+    /** Paid plans that the firm wrote down, and in which currency. */
+    record Plans(List<CloudPlan> all, String currency) {}
+
     record Tick(double at, String label) {}
 
     /** @param radius the larger the longer a pack lasts */
@@ -78,7 +83,7 @@ record QuietView(CameraRepository.Record record, String said, Graph graph, List<
 
     static QuietView of(Frame frame, CameraRepository.Record record, Quietest.Found found, String month,
             Optional<WeekOutcome.OfCamera> week,
-            boolean takeBack) {
+            boolean takeBack, Plans plans) {
         Camera camera = record.camera();
         double mostRings = scale(Stream.of(found.quiet(), found.middle(), found.watchful()).mapToDouble(Quietest.Choice::ringsADay).max()
                 .orElse(1) * 2, found.now().ringsADay());
@@ -86,7 +91,7 @@ record QuietView(CameraRepository.Record record, String said, Graph graph, List<
                 .mapToDouble(Quietest.Choice::missedInHundred).max().orElse(1) * 1.3);
         List<Point> points = new ArrayList<>();
         for (Which which : Which.values()) {
-            points.add(point(which, found, camera, mostRings, mostMissed, frame));
+            points.add(point(which, found, camera, mostRings, mostMissed, frame, plans));
         }
         String some = found.arrivals() == 0 ? " Nobody arrives by where it could notice them, so it misses nobody."
                 : " Of " + found.arrivals() + " who arrive in them by where it could notice them.";
@@ -180,10 +185,10 @@ record QuietView(CameraRepository.Record record, String said, Graph graph, List<
     }
 
     private static Point point(Which which, Quietest.Found found, Camera camera, double mostRings, double mostMissed,
-            Frame frame) {
+            Frame frame, Plans plans) {
         Quietest.Choice choice = which.of(found);
         Dot dot = dot(choice, mostRings, mostMissed);
-        return new Point(which.name(), which.words, which.key, dot.x(), dot.y(), row(choice), sets(choice, camera),
+        return new Point(which.name(), which.words, which.key, dot.x(), dot.y(), row(choice), sets(choice, camera, frame, plans),
                 drops(found.now(), choice),
                 choice.missedInHundred() < 0.05 ? "Gives up nobody who arrives."
                         : "Gives up " + Numbers.fixed(choice.missedInHundred(), 1) + " in 100 who arrive.",
@@ -197,11 +202,11 @@ record QuietView(CameraRepository.Record record, String said, Graph graph, List<
     }
 
     /** In the model's own words. */
-    private static String sets(Quietest.Choice choice, Camera camera) {
+    private static String sets(Quietest.Choice choice, Camera camera, Frame frame, Plans plans) {
         AlertSpec alerts = camera.model().alerts();
         String kinds = choice.setting().kinds().contains(AlertSpec.Kind.ANY) ? "All movement counts"
                 : "Only " + choice.setting().kinds().stream().map(AlertSpec.Kind::words).collect(Collectors.joining(" and ")) + " count"
-                        + needs(choice, alerts);
+                        + needs(choice, camera, frame, plans);
         String zones = switch (choice.zoning()) {
             case AS_NOW -> choice.zones().isEmpty() ? ", in the whole picture" : ", in its zones as they are";
             case NONE -> ", in the whole picture";
@@ -213,10 +218,19 @@ record QuietView(CameraRepository.Record record, String said, Graph graph, List<
                 + choice.silent().map(hours -> "; rings nobody from " + hours.words()).orElse("") + ".";
     }
 
-    private static String needs(Quietest.Choice choice, AlertSpec alerts) {
-        return alerts.kinds().stream().filter(kind -> choice.setting().kinds().contains(kind.kind()))
-                .filter(kind -> kind.needs() != AlertSpec.Needs.CAMERA).map(kind -> " (" + kind.needs().words() + ")").distinct()
-                .collect(Collectors.joining());
+    /** What it takes besides the camera, and what a plan costs for the maker's cameras of the house. */
+    private static String needs(Quietest.Choice choice, Camera camera, Frame frame, Plans plans) {
+        List<AlertSpec.KindOf> needed = camera.model().alerts().kinds().stream().filter(kind -> choice.setting().kinds().contains(kind
+                .kind()) && kind.needs() != AlertSpec.Needs.CAMERA).toList();
+        return needed.stream().map(kind -> " (" + kind.needs().words() + (kind.needs() == AlertSpec.Needs.PLAN
+                ? price(camera, frame, plans, Set.of(kind.kind())) : "") + ")").distinct().collect(Collectors.joining());
+    }
+
+    private static String price(Camera camera, Frame frame, Plans plans, Set<AlertSpec.Kind> kinds) {
+        int cameras = (int) frame.facts().cameras().stream().filter(each -> each.model().maker().equals(camera.model().maker())).count();
+        return CloudPlan.cheapest(plans.all(), camera.model().maker(), kinds, cameras).map(plan -> ", " + plan.name() + ": "
+                + String.format(Locale.ROOT, "%.2f", plan.centsFor(cameras) / 100.0) + " " + plans.currency() + " a month"
+                + (cameras == 1 ? "" : " for " + cameras + " cameras")).orElse(", of which no price is written down");
     }
 
     /** What rings less, the most first. */

@@ -88,7 +88,7 @@ public record PackUse(UseShares now, UseShares coldest, double days, double cold
                     + Numbers.plain(set.liveMinutes()) + " min",
                     days(camera.withSettings(set.withLiveMinutes(set.liveMinutes() / 2)),
                             uplinkFactor, cold) - now,
-                    ""));
+                    "people look half as long"));
         }
         camera.model().nights().stream().filter(night -> night.lightMa() < camera.model().power().lightMa())
                 .min(Comparator.comparingDouble(PictureSpec.Night::lightMa))
