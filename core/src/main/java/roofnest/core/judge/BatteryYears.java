@@ -59,6 +59,14 @@ final class BatteryYears {
                 key -> suns.get(sun, sunKey -> year(sunKey, camera)).of(draw, new BatteryYear.Plan(from, chargeEveryDays)));
     }
 
+    /** Days that a pack lasts from a full charge on, with nobody charging, in the bad year. */
+    int lastsDays(HouseholdFacts facts, Camera camera, Optional<LinkBudget> link, LocalDate full) {
+        double draw = camera.settings().dailyUse().chargeMah(camera.model().power(), camera.model().motion(),
+                link.map(budget -> uplinkFactor(budget.rssiDbm())).orElse(1.0));
+        SunKey sun = sun(facts, camera);
+        return suns.get(sun, sunKey -> year(sunKey, camera)).lastsDays(draw, full);
+    }
+
     /** What is to be expected of a pack between two days. */
     BatteryYear.Between between(HouseholdFacts facts, Camera camera, Optional<LinkBudget> link, LocalDate from, LocalDate to) {
         double draw = camera.settings().dailyUse().chargeMah(camera.model().power(), camera.model().motion(),

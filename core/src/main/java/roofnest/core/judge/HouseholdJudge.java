@@ -1,6 +1,9 @@
 package roofnest.core.judge;
 
 import java.util.ArrayList;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -22,6 +25,7 @@ import roofnest.core.plan.Area;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.Segments;
 import roofnest.core.power.BatteryYear;
+import roofnest.core.power.ChargeVisits;
 import roofnest.core.power.PackFit;
 import roofnest.core.promise.Promise;
 import roofnest.core.promise.PromiseKey;
@@ -196,6 +200,36 @@ public final class HouseholdJudge {
     public PackFit.Fit packFit(HouseholdFacts facts, Camera stated, List<PackFit.Reading> readings) {
         Optional<LinkBudget> link = link(facts, stated);
         return PackFit.of(readings, (from, to) -> years.between(facts, stated, link, from, to), stated.model().power().panelW() > 0);
+    }
+
+    private static final int DAYS_A_YEAR = 365;
+
+    /** Whoever goes goes a week before a pack would warn. */
+    public static final int AHEAD_OF_WARNING_DAYS = 7;
+
+    /**
+     * The fewest visits in a year that keep every pack of the house above its warning; one that the sun keeps above it is looked over after
+     * a year. A pack of which nobody said when it was charged is
+     * taken to be full today.
+     */
+    public ChargeVisits chargeVisits(HouseholdFacts facts) {
+        List<ChargeVisits.Pack> packs = facts.cameras().stream().filter(camera -> camera.model().power().onBattery()).map(camera -> {
+            Map<LocalDate, LocalDate> known = new HashMap<>();
+            return new ChargeVisits.Pack(camera.id(), camera.lastCharged().orElse(facts.today()), full -> known.computeIfAbsent(full,
+                    day -> packLastsUntil(facts, camera, day)));
+        }).toList();
+        return ChargeVisits.fewest(packs, facts.today(), facts.today().plusDays(DAYS_A_YEAR - 1));
+    }
+
+    /** The last day on which a pack may be charged again, or looked over, that was full on a day. */
+    public LocalDate packLastsUntil(HouseholdFacts facts, Camera camera, LocalDate full) {
+        return full.plusDays(packWarnsIn(facts, camera, full).map(days -> Math.max(1, days - AHEAD_OF_WARNING_DAYS)).orElse(DAYS_A_YEAR));
+    }
+
+    /** Days after it was full on which a pack would warn in the bad year, with nobody charging; empty where it would not within a year. */
+    public Optional<Integer> packWarnsIn(HouseholdFacts facts, Camera camera, LocalDate full) {
+        int days = years.lastsDays(facts, camera, link(facts, camera), full);
+        return days >= DAYS_A_YEAR ? Optional.empty() : Optional.of(days);
     }
 
     /** What would explain that its pack is used up faster than was reckoned. */

@@ -109,6 +109,32 @@ public final class BatteryYear {
     }
 
     /**
+     * How many days after a full charge, with nobody charging, a pack is at or under its warning for the first time: so early or earlier in
+     * one year of twenty.
+     *
+     * @return a year where it is not; the later it was full, the later the day
+     */
+    public int lastsDays(double drawMahPerDay, LocalDate full) {
+        int years = weather.years();
+        float[] mah = new float[years];
+        int[] first = new int[years];
+        Arrays.fill(mah, (float) power.capacityMah());
+        Arrays.fill(first, DAYS);
+        float capacity = (float) power.capacityMah();
+        for (int n = 1; n <= DAYS; n++) {
+            int day = dayOfYear(full, n);
+            for (int year = 0; year < years; year++) {
+                float charged = Math.min(capacity, mah[year] + sunMah[day][year]);
+                mah[year] = Math.max(0, charged * (float) (1 - SELF_DISCHARGE_A_DAY) - (float) drawMahPerDay);
+                float percent = 100 * (mah[year] / capacity - weather.lockedAway(day)[year]);
+                first[year] = first[year] == DAYS && percent <= power.warnPercent() ? n : first[year];
+            }
+        }
+        Arrays.sort(first);
+        return first[Math.max(0, (years + ONE_IN - 1) / ONE_IN - 1)];
+    }
+
+    /**
      * What is to be expected of a pack between two days, percent of it.
      *
      * @param draw and {@code sun} in its means over the years
