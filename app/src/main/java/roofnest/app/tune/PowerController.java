@@ -100,6 +100,7 @@ class PowerController {
         model.addAttribute("power",
                 record.camera().model().power().onBattery() ? PowerView.of(frame, record.camera(), bends.stated(record), all)
                         : null);
+        model.addAttribute("mains", record.camera().model().power().onBattery() ? null : MainsView.of(record.camera()));
         return "power";
     }
 }

@@ -16,6 +16,7 @@ import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
 
@@ -48,6 +49,7 @@ class AlertsPageTest {
     @Autowired private PromiseRepository promises;
     @Autowired private DemoPlaces demo;
     @Autowired private MockMvc mvc;
+    @Autowired private JdbcClient jdbc;
 
     private HouseholdRef ref;
     private long camera;
@@ -189,6 +191,23 @@ class AlertsPageTest {
                 "snooze", "30");
         assertThat(page().select("#bell-" + bell + " .fault").text()).contains("Nobody hears it every day 0–6 h, 22–24 h");
         assertThat(page().select("#p" + ann + "snooze").val()).isEqualTo("30");
+    }
+
+    /** As it was kept before there were silent hours, bells and snoozes. */
+    @Test
+    void what_was_kept_long_ago_is_still_read() throws Exception {
+        annIsGivenBoth();
+        send("week", "signs", week("h", "n"), "version", "0");
+        changes.run(ref, Stage.TUNE, () -> jdbc.sql("""
+            update alert_plan
+            set plan = jsonb_build_object('week', plan -> 'week', 'does', '{}'::jsonb, 'rules', '[]'::jsonb, 'phones',
+                  jsonb_build_object(:ann::text, '{"quiet": null, "content": "TEXT", "pauseMinutes": 5, "kinds": {}}'::jsonb))
+            where household_id = :id
+            """).param("ann", String.valueOf(ann)).param("id", ref.id()).update());
+        Document page = page();
+        assertThat(page.select(".hour.sign-n")).hasSize(42);
+        assertThat(page.select("#p" + ann + "pause").val()).isEqualTo("5");
+        assertThat(page.select("#p" + ann + "snooze").val()).isEqualTo("0");
     }
 
     @Test

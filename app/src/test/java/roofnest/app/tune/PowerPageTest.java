@@ -83,6 +83,8 @@ class PowerPageTest {
         assertThat(page.select("#readings").text()).contains("Nobody has read it on two days yet");
         assertThat(page(mains).select("h1").text()).isEqualTo("Yard eye runs on mains");
         assertThat(page(mains).select("form[action$=readings]")).isEmpty();
+        assertThat(page(mains).text()).containsPattern("It takes about [0-9.]+ kWh a year from the wall").contains("When the power is cut",
+                "20 Wh 1.7 h 1.2 h");
     }
 
     @Test
