@@ -308,10 +308,11 @@ class CarryTest {
             assertThat(walk.walk().seconds()).hasValue(2.5);
             assertThat(walk.mark()).isEqualTo(sensingMark);
         });
-        assertThat(packs.of(taken.ref().id())).singleElement().satisfies(row -> assertThat(row.reading()).isEqualTo(new PackFit.Reading(
-                LocalDate.of(2026, 11, 3), 82, true)));
+        assertThat(packs.of(taken.ref().id())).extracting(PackReadingRepository.Row::reading).containsExactlyElementsOf(packs.of(
+                from.id()).stream().map(PackReadingRepository.Row::reading).toList()).contains(new PackFit.Reading(
+                        LocalDate.of(2026, 11, 3), 82, true));
         assertThat(packs.bent(taken.ref().id(), there.id())).hasValueSatisfying(bent -> assertThat(bent.drawShare()).isEqualTo(1.25));
-        assertThat(there.camera().model().power().recordMa()).isEqualTo(eye.camera().model().power().recordMa() * 1.25);
+        assertThat(there.camera().model().power()).isEqualTo(cameras.get(from.id(), eye.id()).camera().model().power());
         assertThat(counted.of(taken.ref().id())).singleElement().satisfies(row -> {
             assertThat(row.kinds()).isEqualTo(Map.of(AlertSpec.Kind.PET, 4));
             assertThat(row.cameraId()).isEqualTo(there.id());
