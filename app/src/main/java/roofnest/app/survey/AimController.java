@@ -147,7 +147,10 @@ class AimController {
 
     private static List<Zone> zones(Camera camera, ZoneDrawn drawn) {
         AlertSpec alerts = camera.model().alerts();
-        if (drawn.whole() != null && drawn.whole().size() <= ZoneShapes.most(alerts)) {
+        if (drawn.whole() != null) {
+            if (drawn.whole().contains(null) || drawn.whole().size() > ZoneShapes.most(alerts)) {
+                throw new BadInput("Those are not zones that this model has. Reload the page.");
+            }
             return ZoneShapes.fitted(alerts, drawn.whole().stream().map(whole -> zone(whole.name(), whole.corners())).toList());
         }
         List<Zone> zones = new ArrayList<>(camera.zones());

@@ -17,6 +17,7 @@ import roofnest.core.catalogue.BellSpec;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.Ears;
 import roofnest.core.lang.Numbers;
+import roofnest.core.lang.Text;
 
 /**
  * How one bell is answered.
@@ -70,6 +71,9 @@ record BellView(long id, String name, BellSpec spec, Bell bell, String said, Lis
         List<String> replies = Arrays.stream(form.raw("replies").split("\\R")).map(String::strip).filter(line -> !line.isEmpty()).toList();
         if (replies.size() > spec.replies()) {
             form.fault("replies", "It keeps " + spec.replies() + (spec.replies() == 1 ? " answer" : " answers") + " ready, one a line.");
+        }
+        if (replies.stream().anyMatch(Text::hasControls)) {
+            form.fault("replies", "One of them has characters that cannot be shown.");
         }
         replies.stream().filter(line -> line.length() > spec.replyChars()).findFirst().ifPresent(line -> form.fault("replies",
                 "“" + line.substring(0, Math.min(20, line.length())) + "…” has " + line.length() + " characters; " + spec.replyChars()

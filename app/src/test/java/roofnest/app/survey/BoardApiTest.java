@@ -168,6 +168,10 @@ class BoardApiTest {
         assertThat(camera("/zones", "{\"whole\":[],\"version\":1}").getContentAsString()).doesNotContain("patch zone");
         assertThat(camera("/zones", "{\"whole\":[{\"name\":\"way 1\",\"corners\":[[0.1,0.1],[0.2,0.1],[0.2,0.3]]}],\"version\":2}")
                 .getContentAsString()).contains("way 1");
+        assertThat(camera("/zones", "{\"whole\":[null],\"version\":3}").getStatus()).isEqualTo(422);
+        String one = "{\"name\":\"z\",\"corners\":[[0.1,0.1],[0.2,0.1],[0.2,0.3]]}";
+        assertThat(camera("/zones", "{\"whole\":[" + String.join(",", java.util.Collections.nCopies(30, one)) + "],\"version\":3}")
+                .getContentAsString()).contains("not zones that this model has");
         assertThat(camera("/zones", "{\"whole\":[{\"name\":\"way 1\",\"corners\":[[0.1],[0.2,0.1],[0.2,0.3]]}],\"version\":3}")
                 .getContentAsString()).contains("A corner is two numbers.");
     }

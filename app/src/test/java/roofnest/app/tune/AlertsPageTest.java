@@ -183,6 +183,8 @@ class AlertsPageTest {
         assertThat(long4.getStatus()).isEqualTo(422);
         assertThat(read(long4).select("#bell-" + bell).text()).contains("It keeps 3 answers ready, one a line.");
         assertThat(read(long4).select("#b" + bell + "replies").val()).isEqualTo("a\nb\nc\nd");
+        assertThat(send("bells/" + bell, "version", "1", "bell", "" + bell, "chime", "HUB", "message", "", "after", "", "replies",
+                "ring\u0007").getStatus()).as("a sign that cannot be shown").isEqualTo(422);
         assertThat(send("bells/" + bell, "version", "1", "chime", "SOCKET").getStatus()).as("it has none in a socket").isEqualTo(422);
         assertThat(send("bells/" + camera, "version", "1", "chime", "HUB").getStatus()).as("no bell").isEqualTo(404);
         annIsGivenBoth();
