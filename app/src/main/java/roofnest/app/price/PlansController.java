@@ -2,7 +2,6 @@ package roofnest.app.price;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -84,7 +83,7 @@ class PlansController {
         model.addAttribute("plans", PlansView.of(rows, currency, form.raw("edit")));
         model.addAttribute("currency", currency);
         model.addAttribute("makers", models.of(staff.firmId()).stream().map(DeviceModel::maker).distinct().sorted().toList());
-        model.addAttribute("kinds", Map.of("all", AlertSpec.Kind.values()));
+        model.addAttribute("kinds", AlertSpec.Kind.values());
         return "plans";
     }
 }

@@ -5,7 +5,6 @@ import java.time.format.DateTimeFormatter;
 import java.time.format.TextStyle;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -14,7 +13,6 @@ import java.util.stream.Collectors;
 import roofnest.app.household.Frame;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
-import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.power.BatteryYear;
 import roofnest.core.power.ChargeVisits;
 
@@ -52,7 +50,7 @@ record PacksView(String head, String rests, boolean overdue, List<Visit> visits,
                 visit.on().equals(today) && plan.overdue()
                         ? "due already" : why(frame, packs, visit),
                 visit.forcedBy() + "-" + visit.forcedSince(), x(today, visit.on()))).toList();
-        return new PacksView(head(packs, visits), "Each pack through the bad year, one in " + BatteryYear.ONE_IN
+        return new PacksView(head(packs, visits, plan.overdue()), "Each pack through the bad year, one in " + BatteryYear.ONE_IN
                 + ", without anybody charging it; whoever goes goes a week before it would warn. No plan has fewer visits: between each "
                 + "and the one before it some pack has to be charged.", plan.overdue(), visits,
                 packs.stream().map(camera -> row(frame, camera, plan, today)).toList(), months(today), plan.visits().isEmpty() ? ""
@@ -69,13 +67,14 @@ record PacksView(String head, String rests, boolean overdue, List<Visit> visits,
                 : "the last day for " + first.name() + ", a week before it would warn";
     }
 
-    private static String head(List<Camera> packs, List<Visit> visits) {
+    private static String head(List<Camera> packs, List<Visit> visits, boolean overdue) {
         if (packs.isEmpty()) {
             return "No camera here runs on a pack";
         }
         return visits.isEmpty() ? "No pack has to be charged in the coming year"
                 : (visits.size() == 1 ? "One visit in the coming year keeps " : visits.size() + " visits in the coming year keep ")
-                        + (packs.size() == 1 ? "the pack" : "all " + packs.size() + " packs") + " above the warning";
+                        + (packs.size() == 1 ? "the pack" : "all " + packs.size() + " packs") + " above the warning"
+                        + (overdue ? " from then on" : "");
     }
 
     private static double x(LocalDate today, LocalDate day) {
@@ -88,13 +87,11 @@ record PacksView(String head, String rests, boolean overdue, List<Visit> visits,
         LocalDate until = frame.judge().packLastsUntil(frame.facts(), camera, full);
         String lasts = (camera.lastCharged().isEmpty() ? "taken to be full today" : "full on " + DAY.format(full)) + (frame.judge()
                 .packWarnsIn(frame.facts(), camera, full).isEmpty() ? "; does not warn within a year" : "; until " + DAY.format(until));
-        Map<LocalDate, LocalDate> ends = new HashMap<>(Map.of(full, until));
         for (ChargeVisits.Visit visit : plan.visits().stream().filter(each -> each.packs().contains(camera.id())).toList()) {
             bars.add(bar(today, full, visit.on()));
             full = visit.on();
-            ends.put(full, frame.judge().packLastsUntil(frame.facts(), camera, full));
         }
-        bars.add(bar(today, full, ends.get(full)));
+        bars.add(bar(today, full, frame.judge().packLastsUntil(frame.facts(), camera, full)));
         return new Row(camera.id(), camera.name(), lasts, bars.stream().filter(bar -> bar.width() > 0).toList());
     }
 
@@ -109,10 +106,5 @@ record PacksView(String head, String rests, boolean overdue, List<Visit> visits,
             ticks.add(new Tick(x(today, first), first.getMonth().getDisplayName(TextStyle.SHORT, Locale.ENGLISH)));
         }
         return ticks;
-    }
-
-    /** Days before its warning on which somebody goes. */
-    public int ahead() {
-        return HouseholdJudge.AHEAD_OF_WARNING_DAYS;
     }
 }

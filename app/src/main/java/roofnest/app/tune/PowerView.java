@@ -26,14 +26,13 @@ record PowerView(String head, String rests, List<Bar> bars, List<Row> saves, Lis
         List<String> early, List<Read> readings) {
     static final double WIDTH = 640;
     private static final double YEAR_DAYS = 365;
-    private static final double WORTH_A_LABEL = 0.07;
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
     /** @param parts side by side */
     record Bar(String name, String days, List<Part> parts) {}
 
-    /** @param index by which it is shaded. @param label empty where there is no room for it */
-    record Part(int index, double x, double width, String label, String words) {}
+    /** @param index by which it is shaded. */
+    record Part(int index, double x, double width, String words) {}
 
     record Row(String what, String days, String costs) {}
 
@@ -101,7 +100,7 @@ record PowerView(String head, String rests, List<Bar> bars, List<Row> saves, Lis
             double of = share.mah() / use.mahADay();
             String words = share.cause().words() + " " + Numbers.fixed(share.mah(), share.mah() < 10 ? 1 : 0) + " mAh a day, "
                     + Numbers.fixed(100 * of, 0) + " %";
-            parts.add(new Part(share.cause().ordinal(), x, WIDTH * of, of < WORTH_A_LABEL ? "" : Numbers.fixed(100 * of, 0) + " %", words));
+            parts.add(new Part(share.cause().ordinal(), x, WIDTH * of, words));
             x += WIDTH * of;
         }
         return new Bar(name + ": " + Numbers.fixed(use.mahADay(), 0) + " mAh a day", days(days), parts);

@@ -83,6 +83,7 @@ class PacksPageTest {
                 () -> cameras.tune(ref.id(), bell, cameras.get(ref.id(), bell).camera().settings().withLiveMinutes(600),
                         null, cameras.get(ref.id(), bell).version()));
         assertThat(Jsoup.parse(get1("/tune/packs")).select(".fault").text()).contains("A pack is due already");
+        assertThat(Jsoup.parse(get1("/tune/packs")).select("h1").text()).endsWith("above the warning from then on");
         assertThat(events().get(0).getDateStart().getValue()).isEqualTo(java.sql.Date.valueOf(LocalDate.now()));
     }
 

@@ -152,9 +152,9 @@ public record PackUse(UseShares now, UseShares coldest, double days, double cold
         words.add("More live view: " + Numbers.fixed(stated.settings().liveMinutes() + more / stated.model().power().liveMa() * 60, 0)
                 + " min a day rather than " + Numbers.plain(stated.settings().liveMinutes()) + " min. Ask who looks.");
         if (link.isEmpty()) {
-            words.add("A weak link: it was not read where it hangs. Read it.");
+            words.add("A weak link: nothing is known of it here. Read it where it hangs.");
         } else if (reckoned.mah(UseShares.Cause.LINK) == 0) {
-            words.add("A weak link: it was strong when it was read, " + Numbers.fixed(link.get().rssiDbm(), 0) + " dBm. Read it again.");
+            words.add("A weak link: it is taken to be strong, " + Numbers.fixed(link.get().rssiDbm(), 0) + " dBm. Read it where it hangs.");
         }
         words.add("An old or cold pack: one that holds " + Numbers.fixed(100 / fit.draw(), 0)
                 + " % of what it held new would do the same. Try another pack.");

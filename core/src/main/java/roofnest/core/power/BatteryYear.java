@@ -18,7 +18,7 @@ import roofnest.core.lang.Require;
  * month. What counts is the bad year: of all of them the one in twenty whose lowest day is lowest.
  */
 public final class BatteryYear {
-    private static final double SELF_DISCHARGE_A_DAY = 0.03 / 30;
+    static final double SELF_DISCHARGE_A_DAY = 0.03 / 30;
     /** Panel to pack: conversion, warmth and wiring 0.65, charging 0.9. */
     private static final double PANEL_LOSSES = 0.65 * 0.9;
     private static final double MJ_A_PEAK_HOUR = 3.6;

@@ -15,7 +15,6 @@ import roofnest.core.lang.Worded;
  * @param shares in the order of their causes; a cause that takes nothing is left out
  */
 public record UseShares(List<Share> shares) {
-    private static final double LEAK_A_DAY = 0.03 / 30;
     /** A pack that is used down leaks as one half full. */
     private static final double MEAN_LEVEL = 0.5;
     private static final double SECONDS_AN_HOUR = 3600;
@@ -54,7 +53,7 @@ public record UseShares(List<Share> shares) {
         double clipHours = use.clipsPerDay() * use.clipSeconds() / SECONDS_AN_HOUR;
         double live = use.liveMinutes() / 60 * power.liveMa();
         double drawn = use.chargeMah(power, motion, uplinkFactor);
-        double leak = power.capacityMah() * MEAN_LEVEL * LEAK_A_DAY;
+        double leak = power.capacityMah() * MEAN_LEVEL * BatteryYear.SELF_DISCHARGE_A_DAY;
         return new UseShares(Stream.of(new Share(Cause.STANDBY, power.standbyMa() * 24), new Share(Cause.NOTICE, wakeHours
                 * power.recordMa()), new Share(Cause.CLIPS, clipHours * power.recordMa()), new Share(Cause.LIVE, live),
                 new Share(Cause.LIGHT, (wakeHours + clipHours) * use.nightShare() * power.lightMa()),

@@ -79,6 +79,7 @@ class PackUseTest {
         List<String> why = judge.emptyEarly(facts, post, fit);
         assertThat(why).anySatisfy(word -> assertThat(word).startsWith("More clips than reckoned"));
         assertThat(why).anySatisfy(word -> assertThat(word).contains("one that holds " + Math.round(100 / fit.draw()) + " %"));
+        assertThat(why).as("no link is said to have been read that was not").noneMatch(word -> word.contains("was read"));
         Camera bent = post.powered(post.model().power().bent(fit.draw(), fit.sun()));
         assertThat(judge.packUse(facts, bent).days()).isLessThan(judge.packUse(facts, post).days());
         assertThat(judge.packUse(facts, bent).now().mah(UseShares.Cause.STANDBY)).isCloseTo(fit.draw() * judge.packUse(facts, post).now()
