@@ -91,6 +91,14 @@ public record PowerSpec(
                 bellLeastVolts, bellMostVolts, bellLeastVa, adapterMa);
     }
 
+    /** With a pack that holds a share of what its document says. */
+    public PowerSpec aged(double healthShare) {
+        Require.inRange("share that the pack still holds", healthShare, 0.1, 1);
+        return new PowerSpec(capacityMah * healthShare, packVolts, standbyMa, recordMa, liveMa, lightMa, warnPercent, panelW, leadM,
+                leadMm2,
+                leastVolts, bellLeastVolts, bellMostVolts, bellLeastVa, adapterMa);
+    }
+
     PowerSpec withLight(double otherMa) {
         return new PowerSpec(capacityMah, packVolts, standbyMa, recordMa, liveMa, otherMa, warnPercent, panelW, leadM, leadMm2, leastVolts,
                 bellLeastVolts, bellMostVolts, bellLeastVa, adapterMa);

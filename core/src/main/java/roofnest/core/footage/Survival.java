@@ -21,7 +21,8 @@ public record Survival(Optional<Survival.Place> place, double lastLostS) {
 
     /** Where clips are kept. */
     public enum Place implements Worded {
-        CARD("the card in the camera"), HUB("the card in the hub"), CLOUD("the maker’s servers, by a paid plan");
+        CARD("the card in the camera"), HUB("the card in the hub"), RECORDER("the recorder in the house"),
+        CLOUD("the maker’s servers, by a paid plan");
 
         private final String words;
 
@@ -37,7 +38,8 @@ public record Survival(Optional<Survival.Place> place, double lastLostS) {
 
     /** What is gone. */
     public enum Loss implements Worded {
-        CAMERA("the camera is taken"), HUB("the hub is taken"), ROUTER("the router is taken"), LINE("the line is cut"),
+        CAMERA("the camera is taken"), HUB("the hub is taken"), RECORDER("the recorder is taken"), ROUTER("the router is taken"),
+        LINE("the line is cut"),
         POWER("the power is cut"), JAMMED("the Wi-Fi is jammed"), ACCOUNT("the account is lost");
 
         private final String words;
@@ -93,17 +95,26 @@ public record Survival(Optional<Survival.Place> place, double lastLostS) {
                 case CAMERA -> OptionalDouble.empty();
                 // A clip that is being written when the power goes may not open any more.
                 case POWER -> OptionalDouble.of(sends.battery() ? 0 : sends.clipS());
-                case HUB, ROUTER, LINE, JAMMED, ACCOUNT -> OptionalDouble.of(0);
+                case HUB, RECORDER, ROUTER, LINE, JAMMED, ACCOUNT -> OptionalDouble.of(0);
+            };
+            case RECORDER -> switch (loss) {
+                case RECORDER -> OptionalDouble.empty();
+                case POWER -> OptionalDouble.of(sends.clipS());
+                // The stream goes by the router, and over the hub where the camera reaches the house through one.
+                case CAMERA, ROUTER, JAMMED -> OptionalDouble.of(HUB_LAG_S);
+                case HUB -> OptionalDouble.of(sends.viaHub() ? HUB_LAG_S : 0);
+                case LINE, ACCOUNT -> OptionalDouble.of(0);
             };
             case HUB -> switch (loss) {
                 case HUB -> OptionalDouble.empty();
                 case POWER -> OptionalDouble.of(sends.clipS());
                 case CAMERA, JAMMED -> OptionalDouble.of(HUB_LAG_S);
                 case ROUTER -> OptionalDouble.of(sends.viaHub() ? 0 : HUB_LAG_S);
-                case LINE, ACCOUNT -> OptionalDouble.of(0);
+                case RECORDER, LINE, ACCOUNT -> OptionalDouble.of(0);
             };
             case CLOUD -> switch (loss) {
                 case ACCOUNT -> OptionalDouble.empty();
+                case RECORDER -> OptionalDouble.of(0);
                 case HUB -> OptionalDouble.of(sends.viaHub() ? sends.clipS() + sends.sendS() : 0);
                 case CAMERA, ROUTER, LINE, POWER, JAMMED -> OptionalDouble.of(sends.clipS() + sends.sendS());
             };
@@ -114,6 +125,7 @@ public record Survival(Optional<Survival.Place> place, double lastLostS) {
     public static boolean ringsAfter(Set<Loss> losses, Sends sends) {
         return losses.stream().allMatch(loss -> switch (loss) {
             case HUB -> !sends.viaHub();
+            case RECORDER -> true;
             case CAMERA, ROUTER, LINE, JAMMED, POWER, ACCOUNT -> false;
         });
     }

@@ -1,9 +1,11 @@
 package roofnest.core.judge;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -21,6 +23,7 @@ import roofnest.core.lang.Require;
 import roofnest.core.mount.SaidLead;
 import roofnest.core.mount.SpotLook;
 import roofnest.core.power.DailyUse;
+import roofnest.core.power.PackAge;
 import roofnest.core.promise.Evidence;
 import roofnest.core.promise.Promise;
 import roofnest.core.still.Spread;
@@ -46,6 +49,9 @@ public record Camera(
         long id, String name, DeviceModel model, CameraPose pose, Set<MaskCell> masked, Settings settings, boolean joined,
         boolean ownPassword, boolean mounted, Optional<LocalDate> lastCharged, List<Zone> zones, Optional<Spread> hangs,
         Optional<SpotLook> look, Optional<SaidLead> lead, Optional<Watching> watching, Optional<PictureSetup> setup) {
+    private static final double DAYS_A_YEAR = 365.25;
+    private static final double MOST_YEARS = 100;
+
     public Camera {
         masked = Set.copyOf(masked);
         zones = List.copyOf(zones);
@@ -93,7 +99,10 @@ public record Camera(
      */
     public record Settings(
             int clipSeconds, int coolDownSeconds, int cardGb, double visitsPerDay, double liveMinutes, double openSkyShare,
-            int chargeEveryDays, double panelSlopeDeg, double panelHeadingDeg) {
+            int chargeEveryDays, double panelSlopeDeg, double panelHeadingDeg, OptionalDouble worstWeekShare) {
+        /** More than this no week can be over the mean one. */
+        public static final double MOST_WORST_WEEK_SHARE = 20;
+
         /** What a new camera is given until it is tuned. */
         public static final Settings DEFAULT = new Settings(12, 30, 64, 30, 4, 0.7, 90);
 
@@ -115,6 +124,14 @@ public record Camera(
             Require.inRange("days between charges", chargeEveryDays, 0, 365);
             Require.inRange("slope of the panel in degrees", panelSlopeDeg, 0, 90);
             Require.inRange("heading of the panel in degrees", panelHeadingDeg, 0, 360);
+            worstWeekShare.ifPresent(share -> Require.inRange("worst week as a share of a mean one", share, 0, MOST_WORST_WEEK_SHARE));
+        }
+
+        /** Whose weeks nobody drew. */
+        public Settings(int clipSeconds, int coolDownSeconds, int cardGb, double visitsPerDay, double liveMinutes, double openSkyShare,
+                int chargeEveryDays, double panelSlopeDeg, double panelHeadingDeg) {
+            this(clipSeconds, coolDownSeconds, cardGb, visitsPerDay, liveMinutes, openSkyShare, chargeEveryDays, panelSlopeDeg,
+                    panelHeadingDeg, OptionalDouble.empty());
         }
 
         /** With a panel that lies level. */
@@ -141,17 +158,17 @@ public record Camera(
 
         public Settings withClipSeconds(int seconds) {
             return new Settings(seconds, coolDownSeconds, cardGb, visitsPerDay, liveMinutes, openSkyShare, chargeEveryDays, panelSlopeDeg,
-                    panelHeadingDeg);
+                    panelHeadingDeg, worstWeekShare);
         }
 
         public Settings withCoolDownSeconds(int seconds) {
             return new Settings(clipSeconds, seconds, cardGb, visitsPerDay, liveMinutes, openSkyShare, chargeEveryDays, panelSlopeDeg,
-                    panelHeadingDeg);
+                    panelHeadingDeg, worstWeekShare);
         }
 
         public Settings withLiveMinutes(double minutes) {
             return new Settings(clipSeconds, coolDownSeconds, cardGb, visitsPerDay, minutes, openSkyShare, chargeEveryDays, panelSlopeDeg,
-                    panelHeadingDeg);
+                    panelHeadingDeg, worstWeekShare);
         }
 
         public Settings withVisitsPerDay(double visits) {
@@ -159,14 +176,25 @@ public record Camera(
                     panelHeadingDeg);
         }
 
+        /** By drawn weeks: what is noticed on a mean day, and how much more than a mean one the worst of them records. */
+        public Settings byWeeks(double visits, double worstShare) {
+            return new Settings(clipSeconds, coolDownSeconds, cardGb, visits, liveMinutes, openSkyShare, chargeEveryDays, panelSlopeDeg,
+                    panelHeadingDeg, OptionalDouble.of(worstShare));
+        }
+
+        public Settings withCardGb(int gb) {
+            return new Settings(clipSeconds, coolDownSeconds, gb, visitsPerDay, liveMinutes, openSkyShare, chargeEveryDays, panelSlopeDeg,
+                    panelHeadingDeg, worstWeekShare);
+        }
+
         public Settings withChargeEveryDays(int days) {
             return new Settings(clipSeconds, coolDownSeconds, cardGb, visitsPerDay, liveMinutes, openSkyShare, days, panelSlopeDeg,
-                    panelHeadingDeg);
+                    panelHeadingDeg, worstWeekShare);
         }
 
         public Settings withPanel(double slopeDeg, double headingDeg) {
             return new Settings(clipSeconds, coolDownSeconds, cardGb, visitsPerDay, liveMinutes, openSkyShare, chargeEveryDays, slopeDeg,
-                    (headingDeg % 360 + 360) % 360);
+                    (headingDeg % 360 + 360) % 360, worstWeekShare);
         }
 
         public DailyUse dailyUse() {
@@ -230,6 +258,18 @@ public record Camera(
     public Camera powered(PowerSpec power) {
         return new Camera(id, name, model.powered(power), pose, masked, settings, joined, ownPassword, mounted, lastCharged, zones, hangs,
                 look, lead, watching, setup);
+    }
+
+    /** How old its pack is and what that leaves of it; by its draw at a link that holds its rate. @param newOn when it was new */
+    public PackAge packAge(LocalDate newOn, LocalDate today) {
+        double years = Math.max(0, ChronoUnit.DAYS.between(newOn, today)) / DAYS_A_YEAR;
+        return PackAge.of(Math.min(MOST_YEARS, years), settings.dailyUse().chargeMah(model.power(), model.motion(), 1),
+                model.power().capacityMah());
+    }
+
+    /** With a pack that was new on a day, as it is today; one on mains as it is. */
+    public Camera aged(LocalDate newOn, LocalDate today) {
+        return model.power().onBattery() ? powered(model.power().aged(packAge(newOn, today).health())) : this;
     }
 
     /** How it is set to watch: as it comes, where nobody set it. */

@@ -6,12 +6,15 @@ import java.util.stream.Stream;
 import roofnest.core.lang.Require;
 import roofnest.core.motion.WalkTest;
 import roofnest.core.mount.CableRun;
+import roofnest.core.footage.CardWear;
 import roofnest.core.footage.MonthData;
 import roofnest.core.footage.Retention;
+import roofnest.core.footage.Survival;
 import roofnest.core.footage.Uplink;
 import roofnest.core.network.SafeCredentials;
 import roofnest.core.plan.Place;
 import roofnest.core.power.BatteryYear;
+import roofnest.core.power.PackAge;
 import roofnest.core.promise.DetailLevel;
 import roofnest.core.radio.Airtime;
 import roofnest.core.radio.LinkBudget;
@@ -96,6 +99,9 @@ public record FixedFigure(Part part, String words, double value, String unit, St
         return List.of(
                 new FixedFigure(Part.POWER, "Years of weather reckoned", BatteryYears.YEARS, "", "drawn from the climate"),
                 new FixedFigure(Part.POWER, "The bad year is one in", BatteryYear.ONE_IN, "", "what the promise means"),
+                new FixedFigure(Part.POWER, "A pack that stands loses in a year", 100 * PackAge.LOST_A_YEAR, "%", "lithium-ion cells"),
+                new FixedFigure(Part.POWER, "and by 500 full charges", 100 * PackAge.LOST_BY_CYCLES, "%", "what makers guarantee"),
+                new FixedFigure(Part.POWER, "A pack is due for another when it holds", 100 * PackAge.DUE_SHARE, "%", "practice"),
                 new FixedFigure(Part.POWER, "Share of clips that fall into the night", 100 * Camera.Settings.NIGHT_SHARE, "%", "practice"),
                 new FixedFigure(Part.POWER, "Share of a charger's current that stays in the pack", 100 * Charging.EFFICIENCY, "%",
                         "lithium cells"),
@@ -105,6 +111,12 @@ public record FixedFigure(Part part, String words, double value, String unit, St
     private static List<FixedFigure> footage() {
         return List.of(
                 new FixedFigure(Part.FOOTAGE, "Share of a card that holds clips", 100 * Retention.USABLE_SHARE, "%", "its file system"),
+                new FixedFigure(Part.FOOTAGE, "A high-endurance card is rated for, for each gigabyte", CardWear.RATED_TBW_A_GB,
+                        "terabytes written", "what makers rate such cards for"),
+                new FixedFigure(Part.FOOTAGE, "An ordinary card stands of that", 100 * CardWear.ORDINARY_SHARE, "%", "practice"),
+                new FixedFigure(Part.FOOTAGE, "A card writes besides, for each byte", CardWear.WRITE_AMPLIFICATION, "times",
+                        "making room"),
+                new FixedFigure(Part.FOOTAGE, "In the house, footage is behind by", Survival.HUB_LAG_S, "s", "sent while it is recorded"),
                 new FixedFigure(Part.FOOTAGE, "Share of the upload that cameras may use", 100 * Uplink.USABLE_SHARE, "%",
                         "the rest is the family's"),
                 new FixedFigure(Part.FOOTAGE, "Upload is enough so much of the time", 100 * Uplink.RARE, "%", "what the promise means"),
@@ -129,6 +141,7 @@ public record FixedFigure(Part part, String words, double value, String unit, St
                 tolerance("Seconds to an alert, or to a picture from away", 100 * TimedAtProve.TOLERANCE_SHARE, "%"),
                 tolerance("Recorded before somebody reaches a place", RecordedBeforeRule.BEFORE_TOLERANCE_S, "s"),
                 tolerance("Arrivals that are told of", TellsOfRule.TOLERANCE, "in 100"),
+                tolerance("Last seconds before a theft", 100 * SurvivesTheftRule.TOLERANCE_SHARE, "%"),
                 tolerance("Rings a day", 100 * RingsAtMostRule.TOLERANCE_SHARE, "%"),
                 tolerance("Clear of wall and soffit", ClearLensRule.CLEAR_TOLERANCE_M, "m"),
                 tolerance("Out of arm's reach", OutOfReachRule.REACH_TOLERANCE_M, "m"),

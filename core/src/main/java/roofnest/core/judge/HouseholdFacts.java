@@ -9,6 +9,7 @@ import roofnest.core.alert.AlertPlan;
 import roofnest.core.access.Kit;
 import roofnest.core.catalogue.Practice;
 import roofnest.core.catalogue.Sharing;
+import roofnest.core.footage.FootagePlan;
 import roofnest.core.network.HomeNetwork;
 import roofnest.core.network.SafeCredentials;
 import roofnest.core.plan.HousePlan;
@@ -24,17 +25,27 @@ import roofnest.core.radio.Reading;
  * @param practice of the firm that does the work
  * @param comings who comes by, as far as somebody said so
  * @param alerts when cameras watch and whom they ring, as somebody set it
+ * @param footage where it is kept, as somebody said so
  * @param otherThings on the Wi-Fi that would have to rejoin after a change; {@link SafeCredentials#NOT_COUNTED} before anybody counted
  */
 public record HouseholdFacts(
         Optional<HousePlan> plan, List<Camera> cameras, List<Promise> written, Optional<HomeNetwork> network, int otherThings,
         Access access, List<Proof> proofs, Climate climate, LocalDate today, boolean handedOver, List<Reading> readings,
-        Practice practice, ComingsAndGoings comings, AlertPlan alerts) {
+        Practice practice, ComingsAndGoings comings, AlertPlan alerts, FootagePlan footage) {
     public HouseholdFacts {
         cameras = List.copyOf(cameras);
         written = List.copyOf(written);
         proofs = List.copyOf(proofs);
         readings = List.copyOf(readings);
+    }
+
+    /** Facts of a house where footage is kept as cameras come. */
+    public HouseholdFacts(
+            Optional<HousePlan> plan, List<Camera> cameras, List<Promise> written, Optional<HomeNetwork> network, int otherThings,
+            Access access, List<Proof> proofs, Climate climate, LocalDate today, boolean handedOver, List<Reading> readings,
+            Practice practice, ComingsAndGoings comings, AlertPlan alerts) {
+        this(plan, cameras, written, network, otherThings, access, proofs, climate, today, handedOver, readings, practice, comings, alerts,
+                FootagePlan.USUAL);
     }
 
     /** Facts of a house where cameras watch at all hours. */
@@ -88,23 +99,29 @@ public record HouseholdFacts(
     /** The same house with other cameras, or another house's cameras on it. */
     public HouseholdFacts withPlanAndCameras(HousePlan otherPlan, List<Camera> others) {
         return new HouseholdFacts(Optional.of(otherPlan), others, written, network, otherThings, access, proofs, climate, today, handedOver,
-                readings, practice, comings, alerts);
+                readings, practice, comings, alerts, footage);
     }
 
     /** The same household with another network, or none. */
     public HouseholdFacts withNetwork(Optional<HomeNetwork> other) {
         return new HouseholdFacts(plan, cameras, written, other, otherThings, access, proofs, climate, today, handedOver, readings,
-                practice, comings, alerts);
+                practice, comings, alerts, footage);
     }
 
     public HouseholdFacts withCameras(List<Camera> others) {
         return new HouseholdFacts(plan, others, written, network, otherThings, access, proofs, climate, today, handedOver, readings,
-                practice, comings, alerts);
+                practice, comings, alerts, footage);
     }
 
     /** The same household with cameras that watch and ring otherwise. */
     public HouseholdFacts withAlerts(AlertPlan other) {
         return new HouseholdFacts(plan, cameras, written, network, otherThings, access, proofs, climate, today, handedOver, readings,
-                practice, comings, other);
+                practice, comings, other, footage);
+    }
+
+    /** The same household with its footage kept otherwise. */
+    public HouseholdFacts withFootage(FootagePlan other) {
+        return new HouseholdFacts(plan, cameras, written, network, otherThings, access, proofs, climate, today, handedOver, readings,
+                practice, comings, alerts, other);
     }
 }

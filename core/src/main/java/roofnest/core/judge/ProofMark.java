@@ -11,6 +11,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
+import roofnest.core.footage.Keeping;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.Place;
 import roofnest.core.plan.PlanPoint;
@@ -39,7 +40,7 @@ public record ProofMark(Map<Part, String> parts) {
         BETWEEN("has other walls before it on the plan"), SPOT("watches a place that was moved on the plan"),
         WAY("watches a path that was drawn anew"), AREA("is to spare ground that was drawn anew"),
         HIDDEN("has something before the place on the plan"), NIGHT("sees the night by another light"),
-        SENSING("is set to notice otherwise");
+        SENSING("is set to notice otherwise"), KEEPING("keeps its footage otherwise");
 
         private final String words;
 
@@ -138,6 +139,11 @@ public record ProofMark(Map<Part, String> parts) {
             parts.put(Part.TIMING, camera.settings().clipSeconds() + "/" + camera.settings().coolDownSeconds());
             WatchSetting set = camera.watchSetting();
             parts.put(Part.SENSING, set.sensitivity() + "/" + new TreeSet<>(set.kinds()));
+        }
+        if (promise instanceof Promise.KeepsDays || promise instanceof Promise.SurvivesTheft) {
+            Keeping keeping = hearing.facts().footage().of(camera.id());
+            parts.put(Part.KEEPING, camera.settings().cardGb() + "/" + keeping.when() + "/" + keeping.hoursADay() + "/"
+                    + keeping.stopsWhenFull() + "/" + FootageKept.of(hearing.facts(), camera).where().stream().sorted().toList());
         }
         return new ProofMark(parts);
     }

@@ -140,7 +140,7 @@ final class Proved {
     /** What one camera shows says nothing of another. */
     private boolean ofEachCamera() {
         return promise instanceof Promise.AlertWithin || promise instanceof Promise.LiveAway || promise instanceof Promise.NeverShows
-                || promise instanceof Promise.KeepsDays;
+                || promise instanceof Promise.KeepsDays || promise instanceof Promise.SurvivesTheft;
     }
 
     private boolean oneIsEnough() {

@@ -12,7 +12,8 @@ import roofnest.core.promise.Promise;
 /** The rules by the type of promise that they judge: one for each that there is, and none twice. */
 final class Rules {
     private static final List<PromiseRule<?>> ALL = List.of(
-            new MakeOutRule(), new RecordedBeforeRule(), new KeepsDaysRule(), new NeverShowsRule(), new OnlyTheseRule(),
+            new MakeOutRule(), new RecordedBeforeRule(), new KeepsDaysRule(), new SurvivesTheftRule(), new NeverShowsRule(),
+            new OnlyTheseRule(),
             new AlertWithinRule(), new TellsOfRule(), new RingsAtMostRule(), new SilentAboutRule(), new NeverRingsRule(),
             new LiveAwayRule(), new HoldsLinkRule(), new JoinsRule(), new OwnPasswordRule(), new OutOfReachRule(),
             new ClearLensRule(),

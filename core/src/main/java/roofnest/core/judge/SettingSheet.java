@@ -13,6 +13,7 @@ import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.catalogue.BellSpec;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.PictureSpec;
+import roofnest.core.footage.Keeping;
 import roofnest.core.view.MaskCell;
 import roofnest.core.view.Zone;
 
@@ -42,10 +43,16 @@ public final class SettingSheet {
         return of(camera, alerts, List.of());
     }
 
+    /** Of a camera that keeps its footage as it comes. */
     public static List<Step> of(Camera camera, AlertPlan alerts, List<Patrol.View> views) {
+        return of(camera, alerts, views, Keeping.USUAL);
+    }
+
+    public static List<Step> of(Camera camera, AlertPlan alerts, List<Patrol.View> views, Keeping keeping) {
         DeviceModel model = camera.model();
         List<Step> steps = new ArrayList<>();
         watching(camera, steps);
+        footage(camera, keeping, steps);
         picture(camera, steps);
         hours(camera, alerts, steps);
         bell(camera, alerts, steps);
@@ -81,10 +88,22 @@ public final class SettingSheet {
         }
         steps.add(new Step("clip", "Length of a clip", camera.settings().clipSeconds() + " s"));
         steps.add(new Step("rest", "Rest between clips", camera.settings().coolDownSeconds() + " s"));
-        if (model.recording().cardMaxGb() > 0) {
+    }
+
+    private static void footage(Camera camera, Keeping keeping, List<Step> steps) {
+        if (camera.model().recording().cardMaxGb() > 0) {
             steps.add(new Step("card", "Card", camera.settings().cardGb() == 0 ? "none"
-                    : camera.settings().cardGb() + " GB, formatted in the camera, writing over the oldest"));
+                    : camera.settings().cardGb() + " GB, formatted in the camera, " + (keeping.stopsWhenFull() ? "stopping when it is full"
+                            : "writing over the oldest")));
         }
+        if (camera.model().recording().continuous() || keeping.when() != Keeping.When.EVENT) {
+            steps.add(new Step("recording", "Records", keeping.when() == Keeping.When.SCHEDULED ? "all the time from " + keeping.fromHour()
+                    + " to " + keeping.toHour() + " h" : keeping.when().words()));
+        }
+        if (keeping.toRecorder()) {
+            steps.add(new Step("recorder", "Streams to the recorder", ON));
+        }
+        keeping.plan().ifPresent(plan -> steps.add(new Step("plan", "Paid plan", plan.name())));
     }
 
     /** Cells by their names, all else by corners. */

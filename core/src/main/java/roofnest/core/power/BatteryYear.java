@@ -236,6 +236,46 @@ public final class BatteryYear {
         }
     }
 
+    /**
+     * What all the years come to on one day, percent of the full pack.
+     *
+     * @param low one year in {@link #ONE_IN} is as low or lower, and {@code high} one in as many as high or higher
+     */
+    public record Band(LocalDate date, double low, double middle, double high) {}
+
+    /** Each day of the year in all years at once, each day by itself: no year need run along the band's edge. */
+    public List<Band> band(double drawMahPerDay, Plan plan) {
+        int years = weather.years();
+        float[] mah = new float[years];
+        float[] percent = new float[years];
+        Arrays.fill(mah, (float) power.capacityMah());
+        int tail = Math.max(0, (years + ONE_IN - 1) / ONE_IN - 1);
+        Band[] days = new Band[DAYS];
+        for (int n = 1; n <= DAYS; n++) {
+            if (plan.charges(n)) {
+                Arrays.fill(mah, (float) power.capacityMah());
+            }
+            int day = dayOfYear(plan.from(), n);
+            Arrays.fill(percent, 100);
+            passDay(mah, percent, sunMah[day], weather.lockedAway(day), (float) power.capacityMah(), (float) drawMahPerDay);
+            Arrays.sort(percent);
+            days[n - 1] = new Band(plan.from().plusDays(n), Math.max(0, percent[tail]), Math.max(0, percent[years / 2]),
+                    Math.max(0, percent[years - 1 - tail]));
+        }
+        return List.of(days);
+    }
+
+    /** Days of a mean year on which the panel gives nothing because it freezes for as long as there is light. */
+    public double frozenDays() {
+        int frozen = 0;
+        for (int day = 0; day < DAYS; day++) {
+            for (int year = 0; year < weather.years(); year++) {
+                frozen += weather.chargeable(year, day) == 0 ? 1 : 0;
+            }
+        }
+        return power.panelW() == 0 ? 0 : frozen / (double) weather.years();
+    }
+
     /** Of the calendar, from 0; the last of a leap year is as the one before. @param n days after the full charge */
     private static int dayOfYear(LocalDate from, int n) {
         return ((from.getDayOfYear() - 1) % DAYS + n) % DAYS;

@@ -3,7 +3,7 @@ package roofnest.core.promise;
 import roofnest.core.lang.Require;
 
 /**
- * Something a household is told it may rely on, in a form that can be checked. The first eleven kinds are written at the
+ * Something a household is told it may rely on, in a form that can be checked. The first twelve kinds are written at the
  * brief; the rest stand for every camera from the moment it is on the plan.
  */
 public sealed interface Promise {
@@ -46,6 +46,18 @@ public sealed interface Promise {
     record KeepsDays(PromiseKey key, int days) implements Promise {
         public KeepsDays {
             Require.inRange("days kept", days, 1, 365);
+        }
+
+        @Override
+        public Stage stage() {
+            return Stage.TUNE;
+        }
+    }
+
+    /** Of what a camera recorded before it is taken, all but the last seconds are still there. */
+    record SurvivesTheft(PromiseKey key, double seconds) implements Promise {
+        public SurvivesTheft {
+            Require.inRange("last seconds", seconds, 1, 600);
         }
 
         @Override

@@ -24,8 +24,8 @@ import roofnest.core.plan.PlanPoint;
 public record WeekOutcome(int weeks, List<OfCamera> cameras, Spread rings, Map<SourceKind.Want, Spread> ringsByWant,
         Map<SourceKind.Want, double[]> ringsByHour, List<Arrivals> arrivals, Spread missed, int middleWeek,
         List<OfPhone> phones, List<OfRule> held) {
-    /** Nine weeks in ten lie from {@code low} to {@code high}. */
-    public record Spread(double mean, double low, double middle, double high) {
+    /** Nine weeks in ten lie from {@code low} to {@code high}; in none of those drawn was it more than {@code most}. */
+    public record Spread(double mean, double low, double middle, double high, double most) {
         private static final double LOW_PERCENT = 5;
         private static final double HIGH_PERCENT = 95;
 
@@ -33,7 +33,7 @@ public record WeekOutcome(int weeks, List<OfCamera> cameras, Spread rings, Map<S
             Percentile percentile = new Percentile();
             percentile.setData(values);
             return new Spread(Arrays.stream(values).average().orElse(0), percentile.evaluate(LOW_PERCENT), percentile.evaluate(50),
-                    percentile.evaluate(HIGH_PERCENT));
+                    percentile.evaluate(HIGH_PERCENT), Arrays.stream(values).max().orElse(0));
         }
 
         /** Of a day. */

@@ -61,7 +61,7 @@ class LastingRulesTest {
     @Test
     void a_camera_without_a_card_keeps_nothing_and_enough_needs_no_remedy() {
         List<Promise> days = List.of(new Promise.KeepsDays(KEY, 1));
-        Judged none = judged(facts(HOUSE, days, post(door()), camera(8, "pellan-drift", door()).withSettings(settings(12, 0, 3))), KEY);
+        Judged none = judged(facts(HOUSE, days, post(door()), camera(8, "cairnlow-eave", door()).withSettings(settings(12, 0, 3))), KEY);
         assertThat(none.finding().measured()).hasValue(0);
         assertThat(none.finding().reason()).isEqualTo("Eye 8 has no card.");
         assertThat(none.finding().remedies()).containsExactly(new Remedy("Put a card into Eye 8", "footage is kept at all"));

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Collections;
+import java.util.List;
 
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -114,5 +115,49 @@ class BatteryYearTest {
 
     private static BatteryYear year(PowerSpec pack) {
         return new BatteryYear(pack, new Weather(Climate.MILD_COAST, 51, 100, 1), PanelLight.open(51, 0, 0), 1);
+    }
+
+    /** The band is of each day by itself: its lower edge is never over the middle, and with every year's draw it sinks. */
+    @Test
+    void the_band_holds_nine_years_in_ten_and_sinks_with_the_draw() {
+        BatteryYear year = year(PACK_AND_PANEL);
+        BatteryYear.Plan plan = new BatteryYear.Plan(AUTUMN, 90);
+        List<BatteryYear.Band> band = year.band(200, plan);
+        List<BatteryYear.Band> more = year.band(260, plan);
+        assertThat(band).hasSize(365);
+        double lowest = 100;
+        for (int day = 0; day < band.size(); day++) {
+            BatteryYear.Band each = band.get(day);
+            assertThat(each.date()).isEqualTo(AUTUMN.plusDays(day + 1L));
+            assertThat(each.low()).isLessThanOrEqualTo(each.middle());
+            assertThat(each.middle()).isLessThanOrEqualTo(each.high());
+            assertThat(more.get(day).low()).isLessThanOrEqualTo(each.low() + 1e-4);
+            lowest = Math.min(lowest, each.low());
+        }
+        BatteryYear.Outcome bad = year.of(200, plan);
+        assertThat(bad.lowest().percent()).as("a year's lowest day lies under what each day by itself is in one year of twenty")
+                .isLessThanOrEqualTo(lowest + 1);
+        assertThat(band.get(89).low()).as("charged that day").isGreaterThan(band.get(88).low() + 5);
+    }
+
+    /** Without weather that differs between the years the band is the line that every year runs along. */
+    @Test
+    void one_year_of_weather_is_a_band_without_width() {
+        BatteryYear one = new BatteryYear(PACK, new Weather(Climate.MILD_COAST, 51, 1, 3), PanelLight.open(51, 0, 0), 1);
+        BatteryYear.Plan plan = new BatteryYear.Plan(AUTUMN, 0);
+        List<BatteryYear.Band> band = one.band(100, plan);
+        List<BatteryYear.Day> days = one.of(100, plan).days();
+        for (int day = 0; day < band.size(); day++) {
+            assertThat(band.get(day).low()).isEqualTo(band.get(day).high()).isCloseTo(days.get(day).percent(), within(0.01));
+        }
+    }
+
+    @Test
+    void days_on_which_it_freezes_as_long_as_it_is_light_are_counted_for_panels_alone() {
+        Climate cold = new Climate("cold", Collections.nCopies(12, -20.0), Collections.nCopies(12, 4.0), Collections.nCopies(12, 0.5));
+        Climate warm = new Climate("warm", Collections.nCopies(12, 25.0), Collections.nCopies(12, 4.0), Collections.nCopies(12, 0.5));
+        assertThat(new BatteryYear(PACK_AND_PANEL, new Weather(cold, 51, 5, 1), PanelLight.open(51, 0, 0), 1).frozenDays()).isEqualTo(365);
+        assertThat(new BatteryYear(PACK_AND_PANEL, new Weather(warm, 51, 5, 1), PanelLight.open(51, 0, 0), 1).frozenDays()).isZero();
+        assertThat(new BatteryYear(PACK, new Weather(cold, 51, 5, 1), PanelLight.open(51, 0, 0), 1).frozenDays()).isZero();
     }
 }
