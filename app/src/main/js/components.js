@@ -47,7 +47,7 @@ document.addEventListener("alpine:init", () => {
       return this.kind === "KEEPS_DAYS";
     },
     get isTimed() {
-      return this.kind === "ALERT_WITHIN" || this.kind === "LIVE_AWAY";
+      return this.kind === "ALERT_WITHIN" || this.kind === "LIVE_AWAY" || this.kind === "SURVIVES_THEFT";
     },
   }));
 

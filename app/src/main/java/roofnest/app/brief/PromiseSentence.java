@@ -22,7 +22,8 @@ import roofnest.core.week.SourceKind;
 @Component
 class PromiseSentence {
     enum Kind {
-        MAKE_OUT, RECORDED_BEFORE, KEEPS_DAYS, NEVER_SHOWS, ONLY_THESE, ALERT_WITHIN, LIVE_AWAY, TELLS_OF, RINGS_AT_MOST, SILENT_ABOUT,
+        MAKE_OUT, RECORDED_BEFORE, KEEPS_DAYS, SURVIVES_THEFT, NEVER_SHOWS, ONLY_THESE, ALERT_WITHIN, LIVE_AWAY, TELLS_OF, RINGS_AT_MOST,
+        SILENT_ABOUT,
         NEVER_RINGS
     }
 
@@ -57,6 +58,15 @@ class PromiseSentence {
                 yield () -> {
                     unlessPromised(householdId, Promise.OnlyThese.class);
                     promises.onlyThese(householdId);
+                };
+            }
+            case SURVIVES_THEFT -> {
+                double seconds = form.decimal("seconds", "how many of the last seconds may be gone,", 1, 120, "s");
+                once(form, "seconds", others, Promise.SurvivesTheft.class,
+                        "What survives a theft is promised already. Take that promise out first.");
+                yield () -> {
+                    unlessPromised(householdId, Promise.SurvivesTheft.class);
+                    promises.survivesTheft(householdId, seconds);
                 };
             }
             case ALERT_WITHIN -> {
@@ -169,6 +179,8 @@ class PromiseSentence {
             return Map.of("kind", "NEVER_SHOWS", "area", never.areaId());
         } else if (promise instanceof Promise.KeepsDays keeps) {
             return Map.of("kind", "KEEPS_DAYS", "days", String.valueOf(keeps.days()));
+        } else if (promise instanceof Promise.SurvivesTheft theft) {
+            return Map.of("kind", "SURVIVES_THEFT", "seconds", Numbers.plain(theft.seconds()));
         } else if (promise instanceof Promise.AlertWithin alert) {
             return Map.of("kind", "ALERT_WITHIN", "seconds", Numbers.plain(alert.seconds()));
         } else if (promise instanceof Promise.LiveAway away) {

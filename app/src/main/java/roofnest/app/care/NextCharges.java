@@ -25,7 +25,7 @@ public final class NextCharges {
 
     private static Due due(Frame frame, HouseholdJudge judge, Camera camera) {
         LocalDate last = camera.lastCharged().orElse(frame.facts().today());
-        NextCharge next = NextCharge.after(judge.untouchedYear(frame.facts(), camera), last, camera.settings().chargeEveryDays());
+        NextCharge next = judge.nextCharge(frame.facts(), camera, last);
         return new Due(camera.id(), camera.name(), next.on(),
                 next.on().format(DateTimeFormatter.ofPattern("EEEE d MMMM yyyy", Locale.ENGLISH)), Unit.PERCENT.format(next.percentThen()),
                 next.why(),

@@ -15,6 +15,7 @@ import roofnest.app.models.Models;
 import roofnest.app.records.AlertRepository;
 import roofnest.app.records.CameraSetupRepository;
 import roofnest.app.records.CameraViewRepository;
+import roofnest.app.records.CameraRepository;
 import roofnest.app.records.PackReadingRepository;
 import roofnest.app.records.SensorWalkRepository;
 import roofnest.core.alert.AlertPlan;
@@ -35,17 +36,27 @@ class CarriedSettings {
     private final CameraViewRepository views;
     private final AlertRepository alerts;
     private final PackReadingRepository packs;
+    private final CarriedFootage footage;
     private final Models models;
     private final JsonMapper json = new JsonMapper();
 
     CarriedSettings(CameraSetupRepository setups, SensorWalkRepository walks, CameraViewRepository views, AlertRepository alerts,
-            PackReadingRepository packs, Models models) {
+            PackReadingRepository packs, CarriedFootage footage, Models models) {
+        this.footage = footage;
         this.packs = packs;
         this.setups = setups;
         this.walks = walks;
         this.views = views;
         this.alerts = alerts;
         this.models = models;
+    }
+
+    HouseholdFile.HouseFootage footageOut(long household) {
+        return footage.houseOut(household);
+    }
+
+    void footageIn(long household, HouseholdFile.HouseFootage in) {
+        footage.houseIn(household, in);
     }
 
     /** When cameras watch and whom they ring; null before anybody set anything. */
@@ -70,7 +81,9 @@ class CarriedSettings {
     }
 
     /** What is set at one camera; null where nothing is. */
-    HouseholdFile.CameraSettings out(long household, Camera camera) {
+    HouseholdFile.CameraSettings out(long household, CameraRepository.Record record) {
+        Camera camera = record.camera();
+        HouseholdFile.FootageSet kept = footage.out(household, record);
         List<HouseholdFile.Ticked> ticked = setups.all(household).stream().filter(tick -> tick.cameraId() == camera.id())
                 .map(tick -> new HouseholdFile.Ticked(tick.step(), tick.value(), tick.by(), tick.at(), tick.joinedAt())).toList();
         List<HouseholdFile.SensorWalk> walked = walks.of(household).stream().filter(row -> row.cameraId() == camera.id()).map(row -> {
@@ -92,11 +105,13 @@ class CarriedSettings {
                 .toList();
         HouseholdFile.PackBent bent = packs.bent(household, camera.id()).map(now -> new HouseholdFile.PackBent(now.drawShare(),
                 now.sunShare(), now.mark())).orElse(null);
-        return named.isEmpty() && picture == null && ticked.isEmpty() && walked.isEmpty() && sensed == null && read.isEmpty() ? null
-                : new HouseholdFile.CameraSettings(picture, ticked, walked, sensed, named, read, bent);
+        return named.isEmpty() && picture == null && ticked.isEmpty() && walked.isEmpty() && sensed == null && read.isEmpty()
+                && kept == null ? null
+                        : new HouseholdFile.CameraSettings(picture, ticked, walked, sensed, named, read, bent, kept);
     }
 
-    void in(long household, long camera, HouseholdFile.CameraSettings in) {
+    /** @param firm whose plans it may be on. @param maker of the camera */
+    void in(long household, long firm, long camera, String maker, HouseholdFile.CameraSettings in) {
         if (in == null) {
             return;
         }
@@ -104,6 +119,7 @@ class CarriedSettings {
                 .ifPresent(p -> setups.set(household, camera, new PictureSetup(PictureSpec.Light.valueOf(p.light()),
                         p.wideRange(), p.turned(), p.sound(), p.statusLight(), p.stamp(), p.listens(),
                         p.widthPx() == null ? 0 : p.widthPx())));
+        Optional.ofNullable(in.footage()).ifPresent(set -> footage.in(household, firm, camera, maker, set));
         each(in.ticked()).forEach(t -> setups.put(household, new CameraSetupRepository.Tick(camera, t.step(), t.value(), t.by(), t.at(),
                 t.joinedAt())));
         each(in.walks()).forEach(w -> walks.put(household, new SensorWalkRepository.Row(0, camera, new SensorFit.Walked(

@@ -285,7 +285,8 @@ public class CarryIn {
             }
             each(in.hubs()).forEach(hub -> hub(id, hub));
             Map<Long, Long> seen = new HashMap<>();
-            each(in.cameras()).forEach(camera -> seen.put(camera.ref(), camera(id, camera, keys)));
+            each(in.cameras()).forEach(camera -> seen.put(camera.ref(), camera(staff.firmId(), id, camera, keys)));
+            books.settings().footageIn(id, in.footage());
             each(in.access()).forEach(grant -> books.access().grant(id, people.get(grant.person()), seen.get(grant.camera()),
                     Access.Role.valueOf(grant.role()), grant.from(), grant.until(), !Boolean.FALSE.equals(grant.alerts())));
             books.settings().alertsIn(id, in.alerts(), seen, people);
@@ -374,6 +375,7 @@ public class CarryIn {
                     books.promises().recordedBefore(id, DetailLevel.valueOf(need(p.level())), need(p.place()), need(p.path()),
                             p.light() == null ? Light.BOTH : Light.valueOf(p.light()));
                 case "KEEPS_DAYS" -> books.promises().keepsDays(id, Integer.parseInt(need(p.days())));
+                case "SURVIVES_THEFT" -> books.promises().survivesTheft(id, Double.parseDouble(need(p.seconds())));
                 case "NEVER_SHOWS" -> books.promises().neverShows(id, need(p.area()));
                 case "LIVE_AWAY" -> books.promises().liveAway(id, Double.parseDouble(need(p.seconds())));
                 case "ALERT_WITHIN" -> books.promises().alertWithin(id, Double.parseDouble(need(p.seconds())));
@@ -456,9 +458,16 @@ public class CarryIn {
         long added = books.hubs().ensure(id, hub.model(), hub.name());
         books.hubs().keepSticker(id, added, hub.serial(), hub.stickerKept());
         books.hubs().rename(id, added, hub.name(), text(hub.room()));
+        if (hub.cardGb() != null) {
+            books.hubs().sayCard(id, added, hub.cardGb());
+        }
     }
 
-    private long camera(long id, HouseholdFile.Camera c, Map<String, String> keys) {
+    private static Optional<HouseholdFile.FootageSet> footage(HouseholdFile.Camera c) {
+        return Optional.ofNullable(c.settings()).map(HouseholdFile.CameraSettings::footage);
+    }
+
+    private long camera(long firm, long id, HouseholdFile.Camera c, Map<String, String> keys) {
         long added = books.cameras().add(id, c.name(), keys.getOrDefault(c.model(), c.model()),
                 new CameraPose(c.xM(), c.yM(), c.heightM(), c.headingDeg(), c.tiltDeg(), c.rollDeg() == null ? 0 : c.rollDeg()),
                 new Camera.Settings(c.clipSeconds(), c.coolDownSeconds(), c.cardGb(), c.visitsPerDay(), c.liveMinutes(), c.openSkyShare(),
@@ -470,10 +479,12 @@ public class CarryIn {
                         c.deviceId(),
                         c.room(), c.joinedAt(), c.ownPassword(), c.mountedAt(), c.lastChargedOn(),
                         Optional.ofNullable(c.wall()).map(w -> new CameraRepository.WallSaid(new SaidWall(Base.valueOf(w.base()),
-                                Covering.valueOf(w.covering()), w.coveringMm()), w.by(), w.at()))));
+                                Covering.valueOf(w.covering()), w.coveringMm()), w.by(), w.at())),
+                        footage(c).map(HouseholdFile.FootageSet::packSince).orElse(null),
+                        footage(c).map(HouseholdFile.FootageSet::worstWeekShare).orElse(null)));
         Optional.ofNullable(c.watching()).ifPresent(w -> books.cameras().watch(id, added, new Camera.Watching(w.sensitivity(),
                 w.kinds().stream().map(AlertSpec.Kind::valueOf).collect(Collectors.toSet())), books.cameras().get(id, added).version()));
-        books.settings().in(id, added, c.settings());
+        books.settings().in(id, firm, added, books.cameras().get(id, added).camera().model().maker(), c.settings());
         Optional.ofNullable(c.hangs()).ifPresent(h -> books.poses().put(id, new PoseReadingRepository.Row(added,
                 keys.getOrDefault(c.model(), c.model()), h.planned().pose(), h.read().pose(),
                 new Spread(h.placeSpreadM(), h.heightSpreadM(),

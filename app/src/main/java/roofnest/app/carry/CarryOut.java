@@ -128,7 +128,8 @@ class CarryOut {
                 router(books.routers().of(id)),
                 books.things().of(id).stream().map(t -> new HouseholdFile.Thing(t.name(), t.howMany())).toList(),
                 books.things().count(id) >= 0,
-                books.hubs().of(id).stream().map(u -> new HouseholdFile.Hub(u.modelKey(), u.name(), u.serial(), u.stickerKept(), u.room()))
+                books.hubs().of(id).stream()
+                        .map(u -> new HouseholdFile.Hub(u.modelKey(), u.name(), u.serial(), u.stickerKept(), u.room(), u.cardGb()))
                         .toList(),
                 carried,
                 books.access().of(id).grants().stream().map(g -> new HouseholdFile.Access(g.personId(), g.cameraId(), g.role().name(),
@@ -157,7 +158,7 @@ class CarryOut {
                         named(c.kinds()), c.mark(),
                         c.by(), c.at()))
                         .toList(),
-                books.settings().alertsOut(id), pictures);
+                books.settings().alertsOut(id), books.settings().footageOut(id), pictures);
     }
 
     private static HouseholdFile.Comings comings(ComingsRepository.Said said) {
@@ -226,7 +227,7 @@ class CarryOut {
                 c.watching()
                         .map(set -> new HouseholdFile.Watching(set.sensitivity(), set.kinds().stream().map(Enum::name).sorted().toList()))
                         .orElse(null),
-                books.settings().out(household, c));
+                books.settings().out(household, record));
     }
 
     private static HouseholdFile.Router router(RouterRepository.Router r) {
@@ -252,6 +253,8 @@ class CarryOut {
             return new HouseholdFile.Written(ref, "NEVER_SHOWS", null, null, null, null, never.areaId(), null, null);
         } else if (promise instanceof Promise.KeepsDays keeps) {
             return new HouseholdFile.Written(ref, "KEEPS_DAYS", null, null, null, null, null, keeps.days(), null);
+        } else if (promise instanceof Promise.SurvivesTheft theft) {
+            return new HouseholdFile.Written(ref, "SURVIVES_THEFT", null, null, null, null, null, null, theft.seconds());
         } else if (promise instanceof Promise.AlertWithin alert) {
             return new HouseholdFile.Written(ref, "ALERT_WITHIN", null, null, null, null, null, null, alert.seconds());
         } else if (promise instanceof Promise.LiveAway away) {

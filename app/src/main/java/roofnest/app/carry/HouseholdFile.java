@@ -24,7 +24,7 @@ record HouseholdFile(
         Map<String, JsonNode> models, List<Network> networks, Router router, List<Thing> things, boolean thingsCounted, List<Hub> hubs,
         List<Camera> cameras, List<Access> access, List<Known> known, List<Screen> screens, List<Reading> readings, List<Entry> log,
         List<Proved> proofs, List<Tested> tests, List<Remark> remarks, List<Look> looks, Climate climate, Comings comings,
-        List<CountedDays> counted, JsonNode alerts,
+        List<CountedDays> counted, JsonNode alerts, HouseFootage footage,
         List<Picture> pictures) {
     static final String FORMAT = "roof-nest-household";
     static final int VERSION = 1;
@@ -56,7 +56,10 @@ record HouseholdFile(
 
     record Thing(String name, int howMany) {}
 
-    record Hub(String model, String name, String serial, String stickerKept, String room) {}
+    record Hub(String model, String name, String serial, String stickerKept, String room, Integer cardGb) {}
+
+    /** What the house has for all its cameras. */
+    record HouseFootage(int recorderGb, boolean packsByFirm) {}
 
     record Camera(long ref, String name, String model, double xM, double yM, double heightM, double headingDeg, double tiltDeg,
             Double rollDeg, List<String> masked, JsonNode zones, int clipSeconds, int coolDownSeconds, int cardGb, double visitsPerDay,
@@ -71,7 +74,22 @@ record HouseholdFile(
 
     /** What is set at it and what was found out of its sensor. */
     record CameraSettings(PictureSet picture, List<Ticked> ticked, List<SensorWalk> walks, Sensed sensed, List<NamedView> views,
-            List<PackRead> packs, PackBent bent) {}
+            List<PackRead> packs, PackBent bent, FootageSet footage) {}
+
+    /**
+     * How it records, what it keeps its footage on, and what of it was given out.
+     *
+     * @param plan its name, of the camera's maker; null for none
+     */
+    record FootageSet(LocalDate packSince, Double worstWeekShare, KeptSo keeping, Card card, List<GivenOut> givenOut) {}
+
+    record KeptSo(String when, int fromHour, int toHour, boolean toRecorder, boolean stopsWhenFull, String plan) {}
+
+    record Card(LocalDate putIn, boolean highEndurance, double printedGb, Double wroteGb, Double sameGb, LocalDate testedOn, String by) {}
+
+    record GivenOut(List<GivenFile> files, Double clockFastS, String forWhom, String by, OffsetDateTime at) {}
+
+    record GivenFile(String name, long bytes, String sha256) {}
 
     /** Percent of a pack as somebody read it. */
     record PackRead(LocalDate on, double percent, boolean afterCharge, String mark, String by, OffsetDateTime at) {}

@@ -89,6 +89,8 @@ class DemoWorld implements ApplicationRunner {
         plans.say(firm, new CloudPlan(0, "Watch all", "Dunmark", 899, 0, 60, 120, Set.of(AlertSpec.Kind.PERSON, AlertSpec.Kind.VEHICLE)),
                 0);
         plans.say(firm, new CloudPlan(0, "Keep", "Oskarra", 250, 2, 14, 60, Set.of(AlertSpec.Kind.PERSON)), 0);
+        Map.of("card 32", 990L, "card 128", 2_490L, "card 256", 4_290L, "recorder 1000", 14_900L, "recorder 2000", 17_900L, PriceBook.KWH,
+                32L, PriceBook.VISIT, 6_500L).forEach((key, cents) -> prices.set(firm, key, cents));
         prices.set(firm, "km", 45);
         prices.set(firm, "anchor 6 mm plug with 4 × 35 mm screw", 35);
     }

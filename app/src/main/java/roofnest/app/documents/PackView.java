@@ -23,7 +23,8 @@ import roofnest.app.drawing.PlanDrawing;
 import roofnest.app.drawing.Svg;
 import roofnest.core.access.Access;
 import roofnest.core.judge.Camera;
-import roofnest.core.judge.HouseholdJudge;
+import roofnest.core.judge.FootageKept;
+import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.Judged;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.WallCrossings;
@@ -80,7 +81,7 @@ record PackView(
         for (CameraRepository.Record record : cameras) {
             int number = sheets.size() + 1;
             plan.ifPresent(p -> onPlan.add(onPlan(number, record.camera(), p)));
-            sheets.add(sheet(number, record, trials, promises(frame), frame.facts().climate(), words).with(
+            sheets.add(sheet(number, record, trials, promises(frame), frame.facts(), words).with(
                     frame.judge().house().map(house -> PictureView.of(house, frame.facts(), record.camera(), false)),
                     Optional.ofNullable(stills.get(record.id())).map(still -> StillLine.of(still, words))));
         }
@@ -114,7 +115,7 @@ record PackView(
 
     /** Settings and tests of a camera, each with what it is. */
     static List<String[]> rows(Frame frame, CameraRepository.Record record, List<TrialRepository.Trial> trials, PackWords words) {
-        CameraSheet sheet = sheet(0, record, trials, promises(frame), frame.facts().climate(), words);
+        CameraSheet sheet = sheet(0, record, trials, promises(frame), frame.facts(), words);
         List<String[]> rows = new ArrayList<>(sheet.settings());
         rows.addAll(sheet.tests());
         return rows;
@@ -131,8 +132,22 @@ record PackView(
         return frame.judgement().promises().stream().map(Judged::promise).toList();
     }
 
+    /** Where it is kept for longest, and for how long. */
+    private static String footage(HouseholdFacts facts, Camera camera, PackWords words) {
+        return FootageKept.of(facts, camera).longest().map(at -> {
+            String days = words.number(Math.floor(at.days()), 0);
+            return at.stops() ? words.say("footage-stops", days) : switch (at.place()) {
+                case CARD -> words.say("footage-of", days);
+                case HUB -> words.say("footage-hub", days);
+                case RECORDER -> words.say("footage-recorder", days);
+                case CLOUD -> words.say("footage-cloud", days, facts.footage().of(camera.id()).plan().orElseThrow().name());
+            };
+        }).orElseGet(() -> words.say("footage-none"));
+    }
+
     private static CameraSheet sheet(int number, CameraRepository.Record record, List<TrialRepository.Trial> trials,
-            List<Promise> promises, Climate climate, PackWords words) {
+            List<Promise> promises, HouseholdFacts facts, PackWords words) {
+        Climate climate = facts.climate();
         Camera camera = record.camera();
         Camera.Settings set = camera.settings();
         List<String[]> settings = List.of(
@@ -140,8 +155,7 @@ record PackView(
                         words.number(camera.pose().headingDeg(), 0), words.number(camera.pose().tiltDeg(), 0))),
                 row(words.say("clips"), words.say("clips-of", set.clipSeconds(), set.coolDownSeconds())),
                 row(words.say("card"), set.cardGb() == 0 ? words.say("card-none") : words.say("card-of", set.cardGb())),
-                row(words.say("footage"), set.cardGb() == 0 ? words.say("footage-none")
-                        : words.say("footage-of", words.number(Math.floor(HouseholdJudge.retention(camera).days()), 0))),
+                row(words.say("footage"), footage(facts, camera, words)),
                 row(words.say("masked"),
                         camera.masked().isEmpty() ? words.say("masked-none") : words.say("masked-of", camera.masked().size())),
                 row(words.say("serial"), record.serial() == null ? words.say("serial-none") : record.serial()),

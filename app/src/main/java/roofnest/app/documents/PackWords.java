@@ -56,6 +56,8 @@ record PackWords(Words words, Language language) {
             return say("before", place(before.placeId(), facts), path(before.pathId(), facts), light(before.light()));
         } else if (promise instanceof Promise.KeepsDays keeps) {
             return say("keeps-promise", keeps.days());
+        } else if (promise instanceof Promise.SurvivesTheft theft) {
+            return say("theft-promise", plain(theft.seconds()));
         } else if (promise instanceof Promise.NeverShows never) {
             return say("never", facts.plan().flatMap(plan -> plan.area(never.areaId())).map(Area::name).orElse(never.areaId()));
         } else if (promise instanceof Promise.AlertWithin alert) {

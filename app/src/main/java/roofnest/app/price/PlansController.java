@@ -2,11 +2,13 @@ package roofnest.app.price;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -16,7 +18,9 @@ import roofnest.app.firm.Needs;
 import roofnest.app.firm.Role;
 import roofnest.app.firm.Staff;
 import roofnest.app.models.Models;
+import roofnest.app.records.Changes;
 import roofnest.app.records.CloudPlanRepository;
+import roofnest.app.records.FootageRepository;
 import roofnest.app.records.PriceBook;
 import roofnest.app.web.Form;
 import roofnest.app.web.NoSuchPage;
@@ -28,11 +32,20 @@ import roofnest.core.footage.CloudPlan;
 /** Paid plans of makers, as the firm knows them. */
 @Controller
 class PlansController {
+    private static final double MOST_PRICE = 1_000_000;
+
     private final CloudPlanRepository plans;
     private final PriceBook prices;
     private final Models models;
+    private final FootageRepository footage;
+    private final Changes changes;
+    private final TransactionTemplate transaction;
 
-    PlansController(CloudPlanRepository plans, PriceBook prices, Models models) {
+    PlansController(CloudPlanRepository plans, PriceBook prices, Models models, FootageRepository footage, Changes changes,
+            TransactionTemplate transaction) {
+        this.footage = footage;
+        this.changes = changes;
+        this.transaction = transaction;
         this.plans = plans;
         this.prices = prices;
         this.models = models;
@@ -49,7 +62,13 @@ class PlansController {
     String say(@AuthenticationPrincipal Staff staff, Form form, Model model) {
         CloudPlan plan = read(form);
         int version = form.raw("id").isBlank() ? 0 : form.version();
-        return form.save("name", () -> plans.say(staff.firmId(), plan, version)) ? "redirect:/models/plans" : page(staff, form, model);
+        return form.save("name", () -> say(staff, plan, version)) ? "redirect:/models/plans" : page(staff, form, model);
+    }
+
+    /** Houses with a camera on it are judged anew by what it keeps now. */
+    private void say(Staff staff, CloudPlan plan, int version) {
+        plans.say(staff.firmId(), plan, version);
+        footage.onPlan(plan.id()).forEach(household -> changes.byHousehold(household, () -> {}));
     }
 
     @PostMapping("/models/plans/{plan}/remove")
@@ -60,6 +79,23 @@ class PlansController {
             throw new NoSuchPage();
         }
         return "redirect:/models/plans";
+    }
+
+    /** What keeping footage costs a household, besides plans: they count for every job from now on. */
+    @PostMapping("/models/plans/storage")
+    @Needs(Role.Permission.MANAGE_PEOPLE)
+    @Says("The prices are kept; they count for every job from now on.")
+    String storage(@AuthenticationPrincipal Staff staff, Form form, Model model) {
+        PlansView.storage(Map.of()).stream().filter(field -> !form.raw(field.field()).isBlank())
+                .forEach(field -> form.decimal(field.field(),
+                        "a price", 0, MOST_PRICE, "at most"));
+        return form.save(() -> transaction.executeWithoutResult(status -> PlansView.storage(Map.of()).forEach(field -> {
+            if (form.raw(field.field()).isBlank()) {
+                prices.clear(staff.firmId(), field.key());
+            } else {
+                prices.set(staff.firmId(), field.key(), Math.round(100 * form.decimal(field.field(), "a price", 0, MOST_PRICE, "at most")));
+            }
+        }))) ? "redirect:/models/plans#storage" : page(staff, form, model);
     }
 
     private static CloudPlan read(Form form) {
@@ -81,6 +117,7 @@ class PlansController {
         String currency = prices.money(staff.firmId()).currency();
         model.addAttribute("form", form);
         model.addAttribute("plans", PlansView.of(rows, currency, form.raw("edit")));
+        model.addAttribute("storage", PlansView.storage(prices.prices(staff.firmId())));
         model.addAttribute("currency", currency);
         model.addAttribute("makers", models.of(staff.firmId()).stream().map(DeviceModel::maker).distinct().sorted().toList());
         model.addAttribute("kinds", AlertSpec.Kind.values());

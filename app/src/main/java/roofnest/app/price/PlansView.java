@@ -1,11 +1,14 @@
 package roofnest.app.price;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
 import roofnest.app.records.CloudPlanRepository;
+import roofnest.app.records.PriceBook;
 import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.footage.CloudPlan;
 
@@ -16,6 +19,27 @@ import roofnest.core.footage.CloudPlan;
  */
 record PlansView(List<Row> rows, Optional<CloudPlanRepository.Row> edited) {
     record Row(long id, String name, String maker, String price, String covers, String keeps, String kinds) {}
+
+    /**
+     * A price of what footage is kept on.
+     *
+     * @param field its name in the form. @param price as it is typed; empty for none
+     */
+    record Storage(String field, String key, String what, String price) {}
+
+    static List<Storage> storage(Map<String, Long> prices) {
+        List<Storage> fields = new ArrayList<>();
+        PriceBook.CARD_GB.forEach(gb -> fields.add(storage("card-" + gb, "card " + gb, "Card, " + gb + " GB", prices)));
+        PriceBook.RECORDER_GB
+                .forEach(gb -> fields.add(storage("recorder-" + gb, "recorder " + gb, "Recorder, " + gb / 1000 + " TB", prices)));
+        fields.add(storage("kwh", PriceBook.KWH, "A kilowatt-hour", prices));
+        fields.add(storage("visit", PriceBook.VISIT, "A visit to change a card", prices));
+        return fields;
+    }
+
+    private static Storage storage(String field, String key, String what, Map<String, Long> prices) {
+        return new Storage(field, key, what, Optional.ofNullable(prices.get(key)).map(PlansView::amount).orElse(""));
+    }
 
     static PlansView of(List<CloudPlanRepository.Row> all, String currency, String edit) {
         return new PlansView(all.stream().map(row -> row(row.plan(), currency)).toList(),

@@ -8,6 +8,7 @@ import roofnest.app.records.RouterRepository;
 import roofnest.core.footage.MonthData;
 import roofnest.core.footage.Uplink;
 import roofnest.core.judge.Camera;
+import roofnest.core.judge.FootageKept;
 import roofnest.core.lang.Numbers;
 import roofnest.core.network.AddressPlan;
 
@@ -37,21 +38,16 @@ record LineView(
     static LineView of(Frame frame, RouterRepository.Router router) {
         List<Camera> cameras = frame.facts().cameras();
         Optional<AddressPlan> addresses = router.addresses().map(RouterRepository.Addresses::plan);
-        List<MonthData.Use> uses = cameras.stream().map(LineView::use).toList();
+        List<MonthData.Use> uses = cameras.stream().map(camera -> FootageKept.month(frame.facts(), camera)).toList();
         return new LineView(router, addresses.map(plan -> pool(plan, cameras)),
                 addresses.stream().flatMap(plan -> cameras.stream().filter(camera -> camera.model().factoryAddress() != null)
                         .flatMap(camera -> plan.recipe(camera.name(), camera.model().factoryAddress()).stream()
                                 .map(recipe -> new Recipe(camera.name(), recipe.factoryAddress(), recipe.temporary(), recipe.steps()))))
                         .toList(),
-                cameras.stream().map(camera -> row(camera, use(camera))).toList(), upload(cameras, router), month(uses, router),
+                cameras.stream().map(camera -> row(camera, FootageKept.month(frame.facts(), camera))).toList(), upload(cameras, router),
+                month(uses, router),
                 MonthData.turnDown(uses).stream().limit(SAVINGS_SHOWN)
                         .map(way -> new Saving(way.what(), "saves " + gb(way.savesGb()) + " a month")).toList());
-    }
-
-    private static MonthData.Use use(Camera camera) {
-        Camera.Settings settings = camera.settings();
-        return new MonthData.Use(camera.name(), settings.clipsPerDay(), settings.clipSeconds(), camera.model().recording().bitrateMbps(),
-                settings.liveMinutes(), settings.cardGb() == 0);
     }
 
     private static Uplink.Stream stream(Camera camera) {

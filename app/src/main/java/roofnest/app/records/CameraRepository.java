@@ -82,11 +82,12 @@ public class CameraRepository implements Archive {
      *
      * @param planned its pose on the plan, which need not be the one in which it hangs
      * @param wall what somebody who stood before it said that the wall is
+     * @param packSince since when its pack is in it; null where nobody said
      * @param rehearsedAt when a run on stand-ins was last finished, or null
      */
     public record Record(Camera camera, CameraPose planned, Optional<WallSaid> wall, String serial, String stickerKept, String deviceId,
             String room,
-            OffsetDateTime joinedAt, OffsetDateTime rehearsedAt, OffsetDateTime mountedAt, int version) {
+            OffsetDateTime joinedAt, OffsetDateTime rehearsedAt, OffsetDateTime mountedAt, LocalDate packSince, int version) {
         /** By what somebody said that the wall is, else by what the plan says; empty where there is neither. */
         public Optional<Fixings> fixings(Optional<HousePlan> plan) {
             return wall.map(said -> Fixings.into(said.wall(), camera.model().mount()))
@@ -97,20 +98,20 @@ public class CameraRepository implements Archive {
         /** With what somebody saw at the foot of its steps or ladder. */
         Record seen(SpotLook look) {
             return new Record(camera.withLook(look), planned, wall, serial, stickerKept, deviceId, room, joinedAt, rehearsedAt, mountedAt,
-                    version);
+                    packSince, version);
         }
 
         /** With the way of its lead as somebody measured it. */
         Record led(SaidLead lead) {
             return new Record(camera.withLead(lead), planned, wall, serial, stickerKept, deviceId, room, joinedAt, rehearsedAt, mountedAt,
-                    version);
+                    packSince, version);
         }
 
         /** As it was read to hang. */
         Record hanging(CameraPose read, Spread spread) {
             return new Record(camera.hanging(read, spread), planned, wall, serial, stickerKept, deviceId, room, joinedAt, rehearsedAt,
                     mountedAt,
-                    version);
+                    packSince, version);
         }
 
         public long id() {
@@ -325,7 +326,7 @@ public class CameraRepository implements Archive {
             update camera
             set clip_seconds = :clip, cool_down_seconds = :coolDown, card_gb = :card, visits_per_day = :visits,
                 live_minutes = :live, open_sky_share = :sky, charge_every_days = :charge,
-                panel_slope_deg = :slope, panel_heading_deg = :faces, set_before = null,
+                panel_slope_deg = :slope, panel_heading_deg = :faces, set_before = null, worst_week_share = :worst,
                 last_charged_on = coalesce(:lastCharged, last_charged_on), version = version + 1
             where household_id = :householdId and id = :id and version = :version
             """)
@@ -333,11 +334,23 @@ public class CameraRepository implements Archive {
                 .param("visits", settings.visitsPerDay()).param("live", settings.liveMinutes())
                 .param("sky", settings.openSkyShare()).param("charge", settings.chargeEveryDays())
                 .param("slope", settings.panelSlopeDeg()).param("faces", settings.panelHeadingDeg())
+                .param("worst", settings.worstWeekShare().isPresent() ? settings.worstWeekShare().getAsDouble() : null, Types.DOUBLE)
                 .param("lastCharged", lastCharged, Types.DATE)
                 .param("householdId", householdId)
                 .param("id", id)
                 .param("version", version)
                 .update();
+        if (rows != 1) {
+            throw stale(householdId, id, version);
+        }
+    }
+
+    /** Since when its pack is in it, if nobody saved the camera since {@code version}. @param since null for not known */
+    public void sayPack(long householdId, long id, LocalDate since, int version) {
+        int rows = jdbc.sql("""
+            update camera set pack_since = :since, version = version + 1
+            where household_id = :householdId and id = :id and version = :version and removed_at is null
+            """).param("since", since, Types.DATE).param("householdId", householdId).param("id", id).param("version", version).update();
         if (rows != 1) {
             throw stale(householdId, id, version);
         }
@@ -560,7 +573,8 @@ public class CameraRepository implements Archive {
 
     /** What a camera brings along that was carried in from another place. */
     public record CarriedIn(Collection<MaskCell> masked, List<Zone> zones, String serial, String stickerKept, String deviceId, String room,
-            OffsetDateTime joinedAt, boolean ownPassword, OffsetDateTime mountedAt, LocalDate lastChargedOn, Optional<WallSaid> wall) {}
+            OffsetDateTime joinedAt, boolean ownPassword, OffsetDateTime mountedAt, LocalDate lastChargedOn, Optional<WallSaid> wall,
+            LocalDate packSince, Double worstWeekShare) {}
 
     public void carryIn(long householdId, long id, CarriedIn in) {
         mask(householdId, id, in.masked(), find(householdId, id).orElseThrow().version());
@@ -569,7 +583,8 @@ public class CameraRepository implements Archive {
             update camera
             set serial = :serial, sticker_kept = :kept, device_id = :device, room = :room, joined_at = :joined,
                 own_password_at = case when :own then coalesce(:joined, :now) end, mounted_at = :mounted, last_charged_on = :charged,
-                wall_base = :base, wall_covering = :covering, wall_covering_mm = :mm, wall_said_by = :saidBy, wall_said_at = :saidAt
+                wall_base = :base, wall_covering = :covering, wall_covering_mm = :mm, wall_said_by = :saidBy, wall_said_at = :saidAt,
+                pack_since = :since, worst_week_share = :worst
             where household_id = :householdId and id = :id
             """)
                 .param("serial", in.serial(), Types.VARCHAR)
@@ -586,6 +601,7 @@ public class CameraRepository implements Archive {
                 .param("mm", in.wall().map(w -> w.wall().coveringMm()).orElse(null), Types.INTEGER)
                 .param("saidBy", in.wall().map(WallSaid::by).orElse(null), Types.VARCHAR)
                 .param("saidAt", in.wall().map(WallSaid::at).orElse(null), Types.TIMESTAMP_WITH_TIMEZONE)
+                .param("since", in.packSince(), Types.DATE).param("worst", in.worstWeekShare(), Types.DOUBLE)
                 .param("householdId", householdId)
                 .param("id", id)
                 .update();
@@ -660,7 +676,8 @@ public class CameraRepository implements Archive {
         Set<MaskCell> masked = Arrays.stream((String[]) row.getArray("masked").getArray()).map(MaskCell::parse).collect(Collectors.toSet());
         Camera.Settings settings = new Camera.Settings(row.getInt("clip_seconds"), row.getInt("cool_down_seconds"), row.getInt("card_gb"),
                 row.getDouble("visits_per_day"), row.getDouble("live_minutes"), row.getDouble("open_sky_share"),
-                row.getInt("charge_every_days"), row.getDouble("panel_slope_deg"), row.getDouble("panel_heading_deg"));
+                row.getInt("charge_every_days"), row.getDouble("panel_slope_deg"), row.getDouble("panel_heading_deg"),
+                row.getObject("worst_week_share") == null ? OptionalDouble.empty() : OptionalDouble.of(row.getDouble("worst_week_share")));
         OffsetDateTime joined = row.getObject("joined_at", OffsetDateTime.class);
         OffsetDateTime mounted = row.getObject("mounted_at", OffsetDateTime.class);
         Camera camera = new Camera(row.getLong("id"), row.getString("name"), models.get(row.getString("model_key")), pose, masked, settings,
@@ -678,6 +695,10 @@ public class CameraRepository implements Archive {
             SensingRow bent = json.readValue(row.getString("sensing"), SensingRow.class);
             camera = bent.mark().equals(camera.sensingMark()) ? camera.noticing(bent.motion(camera.model().motion())) : camera;
         }
+        LocalDate packSince = row.getObject("pack_since", LocalDate.class);
+        if (packSince != null) {
+            camera = camera.aged(packSince, LocalDate.now(clock));
+        }
         if (row.getString("pack") != null) {
             PackRow bent = json.readValue(row.getString("pack"), PackRow.class);
             camera = bent.mark().equals(camera.packMark())
@@ -689,6 +710,6 @@ public class CameraRepository implements Archive {
                         row.getString("wall_said_by"), row.getObject("wall_said_at", OffsetDateTime.class)));
         return new Record(camera, pose, wall, row.getString("serial"), row.getString("sticker_kept"), row.getString("device_id"),
                 row.getString("room"),
-                joined, row.getObject("rehearsed_at", OffsetDateTime.class), mounted, row.getInt("version"));
+                joined, row.getObject("rehearsed_at", OffsetDateTime.class), mounted, packSince, row.getInt("version"));
     }
 }

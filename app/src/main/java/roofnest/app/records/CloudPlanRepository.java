@@ -70,15 +70,25 @@ public class CloudPlanRepository {
                 .param("kinds", plan.kinds().stream().map(Enum::name).sorted().toArray(String[]::new)).update();
     }
 
-    /** Returns whether there was one. */
+    /** Returns whether there was one; one that cameras are on is not taken out. */
     public boolean remove(long firmId, long id) {
+        long on = jdbc.sql("""
+            select count(*) from camera_keeping k join cloud_plan p on p.id = k.plan_id where p.id = :id and p.firm_id = :firm
+            """).param("firm", firmId).param("id", id).query(Long.class).single();
+        if (on > 0) {
+            throw new BadInput((on == 1 ? "A camera is" : on + " cameras are") + " on that plan. Take them off it first, at Tune.");
+        }
         return jdbc.sql("delete from cloud_plan where firm_id = :firm and id = :id").param("firm", firmId).param("id", id).update() == 1;
     }
 
     private static Row row(ResultSet row, int n) throws SQLException {
-        return new Row(new CloudPlan(row.getLong("id"), row.getString("name"), row.getString("maker"), row.getLong("cents_a_month"),
+        return new Row(plan(row, "id"), row.getInt("version"));
+    }
+
+    /** @param id column in which its number stands */
+    static CloudPlan plan(ResultSet row, String id) throws SQLException {
+        return new CloudPlan(row.getLong(id), row.getString("name"), row.getString("maker"), row.getLong("cents_a_month"),
                 row.getInt("cameras_most"), row.getInt("keeps_days"), row.getInt("clip_most_s"),
-                Arrays.stream((String[]) row.getArray("kinds").getArray()).map(AlertSpec.Kind::valueOf).collect(Collectors.toSet())),
-                row.getInt("version"));
+                Arrays.stream((String[]) row.getArray("kinds").getArray()).map(AlertSpec.Kind::valueOf).collect(Collectors.toSet()));
     }
 }

@@ -6,8 +6,8 @@ import java.util.Optional;
 
 import org.springframework.stereotype.Component;
 
-import roofnest.core.care.NextCharge;
 import roofnest.core.care.WorkAhead;
+import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.promise.Stage;
@@ -20,11 +20,13 @@ class DueLines {
     private final HouseholdRepository households;
     private final AppointmentRepository appointments;
     private final LogRepository log;
+    private final FootageRepository footage;
 
-    DueLines(HouseholdRepository households, AppointmentRepository appointments, LogRepository log) {
+    DueLines(HouseholdRepository households, AppointmentRepository appointments, LogRepository log, FootageRepository footage) {
         this.households = households;
         this.appointments = appointments;
         this.log = log;
+        this.footage = footage;
     }
 
     /** Looked at anew inside a change of the household. @param judge of the house as it stands now */
@@ -40,7 +42,7 @@ class DueLines {
         LocalDate today = facts.today();
         return WorkAhead.of(new WorkAhead.Known(household.stage(), Optional.ofNullable(household.stageSince()),
                 appointments.of(household.id()).map(AppointmentRepository.Appointment::on).filter(day -> !day.isBefore(today)),
-                care ? charges(facts, judge) : List.of(),
+                care ? charges(household.id(), facts, judge) : List.of(),
                 care ? entries.stream().filter(entry -> entry.kind() == LogRepository.Kind.FIRMWARE).map(LogRepository.Entry::on)
                         .max(LocalDate::compareTo).stream().toList() : List.of(),
                 entries.stream().filter(LogRepository.Entry::open).map(DueLines::noted).toList(),
@@ -53,11 +55,13 @@ class DueLines {
         return new WorkAhead.Noted(entry.words(), entry.on(), Optional.ofNullable(entry.nextOn()));
     }
 
-    private static List<WorkAhead.Due> charges(HouseholdFacts facts, HouseholdJudge judge) {
-        return facts.cameras().stream().filter(camera -> camera.model().power().onBattery() && camera.lastCharged().isPresent())
-                .map(camera -> new WorkAhead.Due(NextCharge.after(judge.untouchedYear(facts, camera), camera.lastCharged().get(),
-                        camera.settings().chargeEveryDays()).on(), "charge " + camera.name()))
-                .toList();
+    private List<WorkAhead.Due> charges(long household, HouseholdFacts facts, HouseholdJudge judge) {
+        List<Camera> packs
+                = facts.cameras().stream().filter(camera -> camera.model().power().onBattery() && camera.lastCharged().isPresent())
+                        .toList();
+        String what = packs.isEmpty() || footage.house(household).packsByFirm() ? "charge " : "the household charges ";
+        return packs.stream().map(camera -> new WorkAhead.Due(judge.nextCharge(facts, camera, camera.lastCharged().get()).on(), what
+                + camera.name())).toList();
     }
 
     static String cut(String words) {

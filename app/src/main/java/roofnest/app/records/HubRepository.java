@@ -23,13 +23,14 @@ public class HubRepository implements Archive {
         this.archived = new ArchivedRows(jdbc, clock, TakenOut.Kind.HUB, "hub", "name || coalesce(', serial ' || serial, '')");
     }
 
+    /** @param cardGb of the card in it; null where nobody said */
     public record Hub(long id, String modelKey, String name, String serial, String stickerKept, String room, boolean joined,
-            boolean ownPassword, boolean rehearsed) {}
+            boolean ownPassword, boolean rehearsed, Integer cardGb) {}
 
     public List<Hub> of(long householdId) {
         return jdbc.sql(
                 """
-                    select id, model_key, name, serial, sticker_kept, room, joined_at, own_password_at,
+                    select id, model_key, name, serial, sticker_kept, room, joined_at, own_password_at, card_gb,
                            exists (select 1 from run
                                    where run.hub_id = hub.id and bench and finished_at is not null and given_up_at is null) as rehearsed
                     from hub
@@ -39,7 +40,8 @@ public class HubRepository implements Archive {
                 .param("householdId", householdId)
                 .query((row, n) -> new Hub(row.getLong("id"), row.getString("model_key"), row.getString("name"), row.getString("serial"),
                         row.getString("sticker_kept"), row.getString("room"),
-                        row.getObject("joined_at") != null, row.getObject("own_password_at") != null, row.getBoolean("rehearsed")))
+                        row.getObject("joined_at") != null, row.getObject("own_password_at") != null, row.getBoolean("rehearsed"),
+                        row.getObject("card_gb", Integer.class)))
                 .list();
     }
 
@@ -64,6 +66,11 @@ public class HubRepository implements Archive {
 
     public void settle(long householdId, long id, String firmware) {
         set(householdId, id, "firmware = :value", firmware);
+    }
+
+    /** @param gb of the card in it; 0 for none */
+    public void sayCard(long householdId, long id, int gb) {
+        set(householdId, id, "card_gb = :value", gb);
     }
 
     public void keepSticker(long householdId, long id, String serial, String kept) {

@@ -42,6 +42,7 @@ public class JudgedHouseholds {
     private final PracticeRepository practices;
     private final ComingsRepository comings;
     private final AlertRepository alerts;
+    private final FootageRepository footage;
     private final Judges judges;
     private final Metrics metrics;
     private final Clock clock;
@@ -53,7 +54,8 @@ public class JudgedHouseholds {
             PromiseRepository promises,
             NetworkRepository networks, OtherThingRepository otherThings,
             AccessRepository access, ProofRepository proofs, ReadingRepository readings, ClimateRepository climates,
-            PracticeRepository practices, ComingsRepository comings, AlertRepository alerts, Judges judges, Metrics metrics, Clock clock) {
+            PracticeRepository practices, ComingsRepository comings, AlertRepository alerts, FootageRepository footage, Judges judges,
+            Metrics metrics, Clock clock) {
         this.households = households;
         this.plans = plans;
         this.cameras = cameras;
@@ -70,6 +72,7 @@ public class JudgedHouseholds {
         this.practices = practices;
         this.comings = comings;
         this.alerts = alerts;
+        this.footage = footage;
         this.judges = judges;
         this.metrics = metrics;
         this.clock = clock;
@@ -138,7 +141,7 @@ public class JudgedHouseholds {
                 networks.homeNetwork(id), otherThings.count(id), access.of(id), proofs.of(id),
                 climates.climate(climates.of(id), plan),
                 LocalDate.now(clock), household.handedOver(), readings.of(id), practices.ofHousehold(id), comings.of(id).comings(),
-                alerts.of(id).plan());
+                alerts.of(id).plan(), footage.of(id));
         HouseholdJudge judge = judges.of(facts);
         return new Gathered(facts, records, judge, metrics.judging(() -> judge.again(facts)));
     }

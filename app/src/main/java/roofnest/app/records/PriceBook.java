@@ -2,6 +2,7 @@ package roofnest.app.records;
 
 import java.math.BigDecimal;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -12,6 +13,13 @@ import roofnest.app.web.StaleEdit;
 /** A firm's prices, currency and tax. */
 @Repository
 public class PriceBook {
+    /** Keys of what keeping footage costs, beside {@code card N} and {@code recorder N}: a kilowatt-hour, and a visit for a card. */
+    public static final String KWH = "kwh";
+    public static final String VISIT = "visit";
+    /** Sizes of cards and of a recorder's disk that have prices, GB. */
+    public static final List<Integer> CARD_GB = List.of(32, 64, 128, 256, 512);
+    public static final List<Integer> RECORDER_GB = List.of(1000, 2000, 4000, 8000);
+
     private final JdbcClient jdbc;
 
     PriceBook(JdbcClient jdbc) {

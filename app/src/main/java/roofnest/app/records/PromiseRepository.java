@@ -20,6 +20,7 @@ import roofnest.core.week.SourceKind;
 public class PromiseRepository implements Archive {
     private static final String WORDS = """
         case kind when 'KEEPS_DAYS' then 'Keeps ' || days || ' days of footage'
+                  when 'SURVIVES_THEFT' then 'All but the last ' || seconds || ' s survive the theft of a camera'
                   when 'ALERT_WITHIN' then 'Phone rings within ' || seconds || ' s'
                   when 'LIVE_AWAY' then 'Live picture away from home within ' || seconds || ' s'
                   when 'TELLS_OF' then 'Tells of ' || amount || ' in 100 at ' || replace(place_id, '-', ' ')
@@ -80,6 +81,11 @@ public class PromiseRepository implements Archive {
                 .param("householdId", householdId)
                 .param("days", days)
                 .update();
+    }
+
+    public void survivesTheft(long householdId, double seconds) {
+        jdbc.sql("insert into promise (household_id, kind, seconds) values (:householdId, 'SURVIVES_THEFT', :seconds)")
+                .param("householdId", householdId).param("seconds", seconds).update();
     }
 
     public void neverShows(long householdId, String areaId) {
@@ -166,6 +172,7 @@ public class PromiseRepository implements Archive {
                     key, DetailLevel.valueOf(row.getString("level")), row.getString("place_id"), row.getString("path_id"),
                     light(row.getString("light")));
             case "KEEPS_DAYS" -> new Promise.KeepsDays(key, row.getInt("days"));
+            case "SURVIVES_THEFT" -> new Promise.SurvivesTheft(key, row.getDouble("seconds"));
             case "NEVER_SHOWS" -> new Promise.NeverShows(key, row.getString("area_id"));
             case "ONLY_THESE" -> new Promise.OnlyThese(key);
             case "ALERT_WITHIN" -> new Promise.AlertWithin(key, row.getDouble("seconds"));

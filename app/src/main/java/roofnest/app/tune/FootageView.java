@@ -1,159 +1,167 @@
 package roofnest.app.tune;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 import roofnest.app.household.Frame;
-import roofnest.core.alert.Content;
-import roofnest.core.alert.RingDelay;
-import roofnest.core.footage.CloudPlan;
+import roofnest.app.records.FootageRepository;
+import roofnest.app.records.RouterRepository;
+import roofnest.core.footage.CheapestWays;
 import roofnest.core.footage.MonthData;
-import roofnest.core.footage.Retention;
 import roofnest.core.footage.Survival;
 import roofnest.core.judge.Camera;
-import roofnest.core.judge.HouseholdJudge;
+import roofnest.core.judge.FootageKept;
+import roofnest.core.judge.HouseholdFacts;
+import roofnest.core.judge.Judged;
 import roofnest.core.lang.Numbers;
+import roofnest.core.promise.Promise;
 
 /**
- * Where footage can be kept, and what is left of it.
+ * Where the footage of a house is kept, and the cheapest ways to keep it as it is promised.
  *
- * @param line by which sending is reckoned
+ * @param promised what was promised of it, and how that stands
+ * @param waysNote why there are no ways, or what they leave out
+ * @param month what it takes of a month's data, with {@code monthState} for its egg
  */
-record FootageView(List<OfCamera> cameras, String line) {
-    private static final double LEAST_MBPS = 0.01;
-    private static final int MONTHS = 36;
-    private static final int DAYS_A_WEEK = 7;
-    private static final double MB_A_GB = 1000;
-    private static final double YEAR_DAYS = 365;
+record FootageView(List<Promised> promised, List<Row> rows, List<HubCard> hubs, FootageRepository.House house, List<Way> ways,
+        String waysNote, String month, String monthState, String line) {
+    /** A promise of days is met by a store with so much to spare. */
+    private static final double STORE_TOLERANCE = 0.1;
+    private static final double ONLY_JUST = 0.8;
 
-    /**
-     * What is known of the house and the firm.
-     *
-     * @param hubsWithCard models of hubs in the house that hold a card
-     * @param plans of makers that keep clips
-     * @param upMbps of the line, where somebody measured it
-     */
-    record House(List<String> hubsWithCard, List<CloudPlan> plans, Map<String, Long> prices, String currency, Optional<Double> upMbps) {}
+    record Promised(String state, String words, String says) {}
 
-    /** @param now where its clips are kept as it is set; empty for nowhere */
-    record OfCamera(long id, String name, String head, List<Way> ways, List<String> columns, List<Row> rows) {}
+    record Row(long id, String name, String kept, String days, String taken, String takenState, String aDay) {}
 
-    record Way(String name, boolean now, String kept, String sends, String threeYears) {}
+    /** @param gb in it; null where nobody said */
+    record HubCard(long id, String name, Integer gb) {}
 
-    /** @param left one for each column */
-    record Row(String loss, List<Left> left, String rings) {}
+    /** @param key by which it is known again when it is taken. @param buys one line each */
+    record Way(String key, String cost, List<String> buys, boolean proved) {}
 
-    /** @param state kept, thin or broken */
-    record Left(String state, String words) {}
-
-    static FootageView of(Frame frame, House house) {
-        double up = house.upMbps().filter(mbps -> mbps >= LEAST_MBPS).orElse(RingDelay.USUAL_UP_MBPS);
-        return new FootageView(frame.facts().cameras().stream().map(camera -> of(frame, house, camera, up)).toList(),
-                "Sending is reckoned at " + Numbers.plain(up) + " Mbit/s" + (house.upMbps().isPresent() ? ", as it was measured."
-                        : ", since nobody measured the line.") + " Seconds are the most that can be missing at the end.");
+    static FootageView of(Frame frame, StorePrices.Offered offered, FootageRepository.House house, RouterRepository.Router router) {
+        HouseholdFacts facts = frame.facts();
+        List<CheapestWays.Way> ways = ways(facts, offered);
+        return new FootageView(frame.judgement().promises().stream().filter(each -> each.promise() instanceof Promise.KeepsDays
+                || each.promise() instanceof Promise.SurvivesTheft).map(FootageView::promised).toList(), facts.cameras().stream().map(
+                        camera -> row(facts, camera)).toList(),
+                offered.hubs().values().stream().map(hub -> new HubCard(hub.id(), hub
+                        .name(), hub.cardGb())).toList(),
+                house, ways.stream().map(way -> way(facts, way, offered)).toList(),
+                note(facts, ways, offered), month(facts, router), monthState(facts, router), line(facts));
     }
 
-    private static OfCamera of(Frame frame, House house, Camera camera, double up) {
-        List<Survival.Place> can = new ArrayList<>();
-        boolean viaHub = camera.model().hub() != null && house.hubsWithCard().contains(camera.model().hub());
-        if (camera.model().recording().cardMaxGb() > 0) {
-            can.add(Survival.Place.CARD);
-        }
-        if (viaHub) {
-            can.add(Survival.Place.HUB);
-        }
-        Optional<CloudPlan> plan = CloudPlan.cheapest(house.plans(), camera.model().maker(), Set.of(), ofMaker(frame, camera));
-        if (plan.isPresent()) {
-            can.add(Survival.Place.CLOUD);
-        }
-        Optional<Survival.Place> now = camera.settings().cardGb() == 0 ? Optional.empty() : can.contains(Survival.Place.CARD)
-                ? Optional.of(Survival.Place.CARD) : viaHub ? Optional.of(Survival.Place.HUB) : Optional.empty();
-        double clipS = camera.settings().clipSeconds();
-        double sendS = Math.max(0, RingDelay.of(camera.model(), camera.settings().clipSeconds(), Content.EVERYTHING, up).uploadS() - clipS);
-        Survival.Sends sends = new Survival.Sends(clipS, sendS, camera.model().power().onBattery(), camera.model().radio().viaHub());
-        List<Set<Survival.Place>> columns = new ArrayList<>(can.stream().map(place -> (Set<Survival.Place>) EnumSet.of(place)).toList());
-        if (can.size() > 1) {
-            columns.add(EnumSet.copyOf(can));
-        }
-        Survival thief = Survival.of(now.map(place -> (Set<Survival.Place>) EnumSet.of(place)).orElse(Set.of()),
-                Set.of(Survival.Loss.CAMERA), sends);
-        return new OfCamera(camera.id(), camera.name(), head(camera, now, thief), can.stream().map(place -> way(frame, house, camera, place,
-                now.filter(place::equals).isPresent(), plan)).toList(), columns.stream().map(FootageView::column).toList(),
-                List.of(Survival.Loss.values()).stream().filter(loss -> loss != Survival.Loss.HUB || camera.model().radio().viaHub())
-                        .map(loss -> new Row(loss.words(), columns.stream().map(places -> left(Survival.of(places, Set.of(loss), sends)))
-                                .toList(), Survival.ringsAfter(Set.of(loss), sends) ? "phones still ring" : "no phone rings any more"))
-                        .toList());
+    private static Promised promised(Judged judged) {
+        return new Promised(judged.finding().standing().name().toLowerCase(Locale.ROOT), judged.wording(), judged.finding()
+                .reason());
     }
 
-    private static int ofMaker(Frame frame, Camera camera) {
-        return (int) frame.facts().cameras().stream().filter(each -> each.model().maker().equals(camera.model().maker())).count();
+    /** By which sending is reckoned. */
+    static String line(HouseholdFacts facts) {
+        OptionalDouble measured = facts.footage().upMbps();
+        double up = FootageKept.upMbps(measured);
+        return "Sending is reckoned at " + Numbers.plain(up) + " Mbit/s" + (measured.isPresent() && measured.getAsDouble() == up
+                ? ", as it was measured." : measured.isPresent() ? "; the line that was measured sends nothing that counts."
+                        : ", since nobody measured the line.");
     }
 
-    private static String head(Camera camera, Optional<Survival.Place> now, Survival thief) {
-        if (now.isEmpty()) {
-            return "As it is set it keeps nothing: " + (camera.settings().cardGb() == 0 ? "no card is agreed."
-                    : "its model holds no card, and no hub with one is in the house.");
-        }
-        return "As it is set its clips are on " + now.get().words() + ". If the camera is taken, " + (thief.place().isEmpty()
-                ? "nothing is left of them." : "all but the last " + seconds(thief.lastLostS()) + " at most are left.");
+    private static Row row(HouseholdFacts facts, Camera camera) {
+        FootageKept kept = FootageKept.of(facts, camera);
+        Survival left = kept.left(facts, camera, Set.of(Survival.Loss.CAMERA));
+        return new Row(camera.id(), camera.name(), kept.places().isEmpty() ? "nowhere" : kept.places().stream().map(at -> at.place()
+                .words()).collect(Collectors.joining("; ")), kept.longest().map(FootageWords::days).orElse("nothing is kept"),
+                FootageWords.left(left), FootageWords.state(left), FootageWords.gb(FootageKept.gbADay(facts, camera)));
     }
 
-    private static String column(Set<Survival.Place> places) {
-        return places.size() > 1 ? "All of them" : switch (places.iterator().next()) {
-            case CARD -> "Card in the camera";
-            case HUB -> "Card in the hub";
-            case CLOUD -> "Paid plan";
-        };
-    }
-
-    private static Left left(Survival left) {
-        return left.place().isEmpty() ? new Left("broken", "nothing is left") : left.lastLostS() == 0 ? new Left("kept", "all is left")
-                : new Left("thin", "all but the last " + seconds(left.lastLostS()));
-    }
-
-    private static String seconds(double seconds) {
-        return Numbers.fixed(Math.ceil(seconds), 0) + " s";
-    }
-
-    private static Way way(Frame frame, House house, Camera camera, Survival.Place place, boolean now, Optional<CloudPlan> plan) {
-        double gbAWeek = camera.settings().clipsPerDay() * DAYS_A_WEEK * Retention.clipMb(camera.settings().clipSeconds(),
-                camera.model().recording().bitrateMbps()) / MB_A_GB;
-        return switch (place) {
-            case CARD -> new Way("the card in the camera", now, camera.settings().cardGb() == 0 ? "no card is agreed"
-                    : days(HouseholdJudge.retention(camera).days()) + " in the busiest week of 100, on " + camera.settings().cardGb()
-                            + " GB",
-                    looked(gbAWeek), money(house, Optional.ofNullable(house.prices().get("card " + camera.settings().cardGb()))));
-            case HUB -> new Way("the card in the hub", now, "as its card allows, shared by all cameras of the hub", looked(gbAWeek),
-                    "the hub’s own");
-            case CLOUD -> {
-                CloudPlan bought = plan.orElseThrow();
-                int cameras = ofMaker(frame, camera);
-                yield new Way("paid plan " + bought.name(), now, days(bought.keepsDays()) + (camera.settings().clipSeconds() > bought
-                        .clipMostS() ? ", clips cut to " + bought.clipMostS() + " s" : ""), gb(gbAWeek) + " a week up the line",
-                        money(house, Optional.of(bought.centsFor(cameras) * MONTHS)) + (cameras == 1 ? "" : " for all " + cameras
-                                + " cameras of " + bought.maker()));
+    /** What is wanted: by the promises that were written. */
+    static CheapestWays.Wanted wanted(HouseholdFacts facts) {
+        int days = 0;
+        OptionalDouble last = OptionalDouble.empty();
+        for (Promise promise : facts.written()) {
+            if (promise instanceof Promise.KeepsDays keeps) {
+                days = Math.max(days, keeps.days());
+            } else if (promise instanceof Promise.SurvivesTheft theft) {
+                last = OptionalDouble.of(Math.min(last.orElse(Double.MAX_VALUE), theft.seconds()));
             }
+        }
+        return new CheapestWays.Wanted(days, STORE_TOLERANCE, last);
+    }
+
+    static CheapestWays.Cam cam(HouseholdFacts facts, Camera camera, StorePrices.Offered offered) {
+        Survival.Sends sends = FootageKept.sends(facts, camera);
+        return new CheapestWays.Cam(camera.id(), camera.name(), camera.model().maker(), FootageKept.gbADay(facts, camera), FootageKept
+                .meanGbADay(facts, camera), facts.footage().of(camera.id()).when().clips(), sends.clipS() + sends.sendS(),
+                camera.model()
+                        .recording().cardMaxGb(),
+                Optional.ofNullable(camera.model().hub()).filter(offered.hubs()::containsKey), camera
+                        .model().recording().streams());
+    }
+
+    static List<CheapestWays.Way> ways(HouseholdFacts facts, StorePrices.Offered offered) {
+        return CheapestWays.find(facts.cameras().stream().map(camera -> cam(facts, camera, offered)).toList(), offered.offers(), wanted(
+                facts));
+    }
+
+    private static Way way(HouseholdFacts facts, CheapestWays.Way way, StorePrices.Offered offered) {
+        return new Way(key(way), FootageWords.money(way.cents(), offered.currency()), buys(facts.cameras(), way, offered), way.proved());
+    }
+
+    /** One line for each thing to buy, in the names of the house. */
+    static List<String> buys(List<Camera> cameras, CheapestWays.Way way, StorePrices.Offered offered) {
+        Map<Long, String> names = cameras.stream().collect(Collectors.toMap(Camera::id, Camera::name));
+        return way.buys().stream().map(buy -> what(buy) + " for " + buy.cameras().stream().map(names::get).collect(Collectors.joining(
+                ", ")) + ": " + FootageWords.money(buy.cents(), offered.currency())).toList();
+    }
+
+    private static String what(CheapestWays.Buy buy) {
+        String again = buy.count() > 1 ? ", changed " + (buy.count() == 2 ? "once" : buy.count() - 1 + " times") : "";
+        return switch (buy.place()) {
+            case CARD -> "a card of " + buy.gb() + " GB" + again;
+            case HUB -> "a card of " + buy.gb() + " GB in the hub" + again;
+            case RECORDER -> "a recorder with " + buy.gb() + " GB";
+            case CLOUD -> (buy.count() > 1 ? buy.count() + " × " : "") + "paid plan " + buy.plan().orElseThrow().name();
         };
     }
 
-    private static String looked(double gbAWeek) {
-        return gb(gbAWeek * MonthData.LOOKED_AT_SHARE) + " a week, of what is looked at";
+    /** The same things for the same cameras at the same price have the same key. */
+    static String key(CheapestWays.Way way) {
+        return way.buys().stream().map(buy -> buy.place() + "-" + buy.gb() + "-" + buy.plan().map(plan -> plan.id()).orElse(0L) + "-"
+                + buy.cameras().stream().map(String::valueOf).collect(Collectors.joining("."))).collect(Collectors.joining("_")) + "_" + way
+                        .cents();
     }
 
-    private static String gb(double gb) {
-        return Numbers.fixed(gb, gb < 10 ? 1 : 0) + " GB";
+    private static String note(HouseholdFacts facts, List<CheapestWays.Way> ways, StorePrices.Offered offered) {
+        CheapestWays.Wanted wanted = wanted(facts);
+        String unpriced = offered.unpriced().isEmpty() ? "" : " No price is written down for " + String.join(", ", offered.unpriced())
+                + ".";
+        if (wanted.days() == 0 && wanted.lastS().isEmpty()) {
+            return "Nobody promised how long footage is kept, or what is left of it after a theft: write that at the brief.";
+        }
+        return ways.isEmpty() ? "Nothing that has a price keeps it for every camera." + unpriced
+                : "Cards are bought anew when they are worn out; what is in the house already is not taken off." + unpriced;
     }
 
-    private static String days(double days) {
-        return days >= YEAR_DAYS ? "a year or more" : Numbers.fixed(days, 0) + " days";
+    private static List<MonthData.Use> uses(HouseholdFacts facts) {
+        List<MonthData.Use> uses = new ArrayList<>();
+        facts.cameras().forEach(camera -> uses.add(FootageKept.month(facts, camera)));
+        return uses;
     }
 
-    private static String money(House house, Optional<Long> cents) {
-        return cents.map(each -> String.format(Locale.ROOT, "%.2f", each / 100.0) + " " + house.currency()).orElse("no price written down");
+    private static String month(HouseholdFacts facts, RouterRepository.Router router) {
+        double gb = MonthData.totalGb(uses(facts));
+        String takes = "A month takes " + FootageWords.gb(gb) + " of data, for what is sent and what is looked at from outside";
+        return router.simGb().map(most -> takes + ", of the " + Numbers.plain(most) + " GB that the line may.").orElse(takes
+                + ". No limit of the line is written down.");
+    }
+
+    private static String monthState(HouseholdFacts facts, RouterRepository.Router router) {
+        double gb = MonthData.totalGb(uses(facts));
+        return router.simGb().map(most -> gb > most ? "broken" : gb > ONLY_JUST * most ? "thin" : "kept").orElse("untried");
     }
 }

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 
 import roofnest.app.household.Frame;
+import roofnest.app.records.FootageRepository;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.power.BatteryYear;
@@ -21,10 +22,11 @@ import roofnest.core.power.ChargeVisits;
  *
  * @param head in one sentence
  * @param rests on what it rests
+ * @param charging how long the packs of the first visit take on chargers; empty without one
  * @param unknown cameras of which nobody said when they were charged
  */
 record PacksView(String head, String rests, boolean overdue, List<Visit> visits, List<Row> rows, List<Tick> months, String spares,
-        List<String> unknown) {
+        List<String> unknown, FootageRepository.House house, String charging) {
     static final double WIDTH = 640;
     private static final double DAYS = 365;
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.ENGLISH);
@@ -39,7 +41,7 @@ record PacksView(String head, String rests, boolean overdue, List<Visit> visits,
 
     record Tick(double x, String label) {}
 
-    static PacksView of(Frame frame) {
+    static PacksView of(Frame frame, FootageRepository.House house) {
         HouseholdFacts facts = frame.facts();
         List<Camera> packs = facts.cameras().stream().filter(camera -> camera.model().power().onBattery()).toList();
         ChargeVisits plan = frame.judge().chargeVisits(facts);
@@ -57,7 +59,8 @@ record PacksView(String head, String rests, boolean overdue, List<Visit> visits,
                         : plan.spares() == 1 ? "With one spare pack, charged beforehand, nothing has to be waited for."
                                 : "With " + plan.spares() + " spare packs, charged beforehand, nothing has to be waited for; each fits its "
                                         + "own model only.",
-                packs.stream().filter(camera -> camera.lastCharged().isEmpty()).map(Camera::name).toList());
+                packs.stream().filter(camera -> camera.lastCharged().isEmpty()).map(Camera::name).toList(), house,
+                ChargingWords.first(packs, plan));
     }
 
     private static String why(Frame frame, List<Camera> packs, ChargeVisits.Visit visit) {

@@ -79,6 +79,22 @@ class PowerController {
         return back(ref, cameraId);
     }
 
+    /** Keeps since when its pack is in it: what was read of the one before says nothing of it. */
+    @PostMapping("/households/{household}/tune/{camera}/power/pack")
+    @Says("Kept, and everything of the pack reckoned by its age.")
+    String pack(HouseholdRef ref, @PathVariable("camera") long cameraId, Form form, Model model) {
+        LocalDate since = form.raw("since").isBlank() ? null : form.date("since", "the day on which it was put in");
+        if (form.ok() && since != null && since.isAfter(judged.of(ref.id()).facts().today())) {
+            form.fault("since", "That day is still to come.");
+        }
+        int version = form.version();
+        return form.save(() -> changes.run(ref, Stage.TUNE, () -> {
+            onPack(ref, cameraId);
+            cameras.sayPack(ref.id(), cameraId, since, version);
+            bends.bend(ref.id(), cameraId);
+        })) ? "redirect:" + ref.path() + "/tune/" + cameraId + "/power#pack" : page(ref, cameraId, form, model);
+    }
+
     private Camera onPack(HouseholdRef ref, long cameraId) {
         Camera camera = cameras.get(ref.id(), cameraId).camera();
         if (!camera.model().power().onBattery()) {
@@ -98,7 +114,7 @@ class PowerController {
         model.addAttribute("form", form);
         model.addAttribute("record", record);
         model.addAttribute("power",
-                record.camera().model().power().onBattery() ? PowerView.of(frame, record.camera(), bends.stated(record), all)
+                record.camera().model().power().onBattery() ? PowerView.of(frame, record, bends.stated(record), all)
                         : null);
         model.addAttribute("mains", record.camera().model().power().onBattery() ? null : MainsView.of(record.camera()));
         return "power";

@@ -1,5 +1,6 @@
 package roofnest.app.tune;
 
+import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
@@ -7,11 +8,13 @@ import java.util.List;
 import java.util.Locale;
 
 import roofnest.app.household.Frame;
+import roofnest.app.records.CameraRepository;
 import roofnest.app.records.PackBends;
 import roofnest.app.records.PackReadingRepository;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.PackUse;
 import roofnest.core.lang.Numbers;
+import roofnest.core.power.PackAge;
 import roofnest.core.power.PackFit;
 import roofnest.core.power.UseShares;
 
@@ -23,10 +26,18 @@ import roofnest.core.power.UseShares;
  * @param early what would explain that it is used up faster
  */
 record PowerView(String head, String rests, List<Bar> bars, List<Row> saves, List<Trade> trades, List<Snapshot> snapshots, String said,
-        List<String> early, List<Read> readings) {
+        List<String> early, List<Read> readings, Pack pack) {
     static final double WIDTH = 640;
     private static final double YEAR_DAYS = 365;
+    private static final DateTimeFormatter MONTH = DateTimeFormatter.ofPattern("MMMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
+    /**
+     * The pack itself.
+     *
+     * @param since it is in; null where nobody said
+     */
+    record Pack(String said, LocalDate since) {}
 
     /** @param parts side by side */
     record Bar(String name, String days, List<Part> parts) {}
@@ -44,9 +55,10 @@ record PowerView(String head, String rests, List<Bar> bars, List<Row> saves, Lis
     record Read(long id, String words, boolean counts) {}
 
     /** @param camera drawing as its readings say. @param stated as its document says */
-    static PowerView of(Frame frame, Camera camera, Camera stated, List<PackReadingRepository.Row> all) {
+    static PowerView of(Frame frame, CameraRepository.Record record, Camera stated, List<PackReadingRepository.Row> all) {
+        Camera camera = record.camera();
         PackUse use = frame.judge().packUse(frame.facts(), camera);
-        PackFit.Fit fit = frame.judge().packFit(frame.facts(), stated, PackBends.counted(all, stated));
+        PackFit.Fit fit = frame.judge().packFit(frame.facts(), stated, PackBends.counted(all, record));
         String month = frame.facts().today().getMonth().getDisplayName(TextStyle.FULL, Locale.ENGLISH);
         return new PowerView("A full pack lasts " + days(use.days()) + " without sun, " + days(use.coldestDays())
                 + " in the coldest month",
@@ -68,8 +80,10 @@ record PowerView(String head, String rests, List<Bar> bars, List<Row> saves, Lis
                 said(fit, stated), frame.judge().emptyEarly(frame.facts(), stated, fit),
                 all.stream().map(row -> new Read(row.id(), DAY.format(row.reading().on()) + ": " + Numbers.plain(row.reading().percent())
                         + " %" + (row.reading().afterCharge() ? ", just charged" : "") + ", read by " + row.by()
-                        + (row.mark().equals(stated.packMark()) ? "" : "; it was set otherwise then, so it does not count"),
-                        row.mark().equals(stated.packMark()))).toList());
+                        + (PackBends.counts(row, record) ? "" : row.mark().equals(stated.packMark()) ? "; of the pack before this one"
+                                : "; it was set otherwise then, so it does not count"),
+                        PackBends.counts(row, record))).toList(),
+                pack(frame, record, stated));
     }
 
     private static String days(double days) {
@@ -87,6 +101,20 @@ record PowerView(String head, String rests, List<Bar> bars, List<Row> saves, Lis
                 + ", by " + fit.stretches()
                 + (fit.stretches() == 1 ? " stretch" : " stretches") + " between readings. Everything that is reckoned of its pack goes by "
                 + "this as long as it is set so.";
+    }
+
+    private static Pack pack(Frame frame, CameraRepository.Record record, Camera stated) {
+        if (record.packSince() == null) {
+            return new Pack("Nobody said since when this pack is in it: it is taken to be new.", null);
+        }
+        // What its document says it holds is a new pack's, and its age takes from that.
+        PackAge age = stated.packAge(record.packSince(), frame.facts().today());
+        LocalDate due = record.packSince().plusDays(Math.round(age.dueAfterYears() * YEAR_DAYS));
+        return new Pack("In it since " + DAY.format(record.packSince()) + ": " + Numbers.fixed(age.years(), 1) + " years and about "
+                + Numbers.fixed(age.cyclesAYear(), age.cyclesAYear() < 10 ? 1 : 0) + " full charges a year leave about " + percent(age
+                        .health())
+                + " % of what it held when it was new; single packs differ by half as much again. At "
+                + percent(PackAge.DUE_SHARE) + " %, about " + MONTH.format(due) + ", another is due.", record.packSince());
     }
 
     private static String percent(double share) {

@@ -87,7 +87,8 @@ class SettingSheetController {
         return form.save(() -> changes.run(ref, Stage.TUNE, () -> {
             JudgedHousehold now = judged.of(ref.id());
             SettingSheet.Step asked
-                    = SettingSheet.of(now.camera(cameraId).camera(), now.facts().alerts(), lookingAt(ref, cameraId)).stream()
+                    = SettingSheet.of(now.camera(cameraId).camera(), now.facts().alerts(), lookingAt(ref, cameraId), now
+                            .facts().footage().of(cameraId)).stream()
                             .filter(each -> each.key().equals(step)).findFirst().orElseThrow(NoSuchPage::new);
             if (!asked.value().equals(form.raw("value"))) {
                 throw new Conflict("It is to be set to something else now: " + asked.value() + ".");

@@ -46,7 +46,7 @@ record SheetView(String head, PictureSetup set, List<Choice> lights, List<Choice
     static SheetView of(Frame frame, CameraRepository.Record record, List<Patrol.View> views,
             Map<String, CameraSetupRepository.Tick> ticks) {
         Camera camera = record.camera();
-        List<Line> lines = SettingSheet.of(camera, frame.facts().alerts(), views).stream()
+        List<Line> lines = SettingSheet.of(camera, frame.facts().alerts(), views, frame.facts().footage().of(camera.id())).stream()
                 .map(step -> line(step, Optional.ofNullable(ticks.get(step.key())), record.joinedAt())).toList();
         long set = lines.stream().filter(line -> line.state().equals("set")).count();
         return new SheetView(set + " of " + lines.size() + " are set at the camera", camera.pictureSetup(), camera.model().nights().stream()

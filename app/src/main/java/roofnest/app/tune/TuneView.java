@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 
 import roofnest.app.household.Frame;
 import roofnest.app.records.CameraRepository;
@@ -27,10 +28,12 @@ record TuneView(CameraRepository.Record record, List<Figure> figures, Optional<Y
     /**
      * The year's charge as a line, on a field of {@link #WIDTH} × {@link #HEIGHT}.
      *
+    * @param band in which nine days in ten lie, each by itself, and {@code middle} of it
      * @param warnY where the model warns
      * @param said which year it is
      */
-    record Year(String line, String area, double warnY, String warn, String said, List<Tick> months, List<Month> lows, double lowestX,
+    record Year(String line, String band, String middle, double warnY, String warn, String said, List<Tick> months, List<Month> lows,
+            double lowestX,
             double lowestY,
             String lowest) {
         static final double WIDTH = 720;
@@ -49,7 +52,9 @@ record TuneView(CameraRepository.Record record, List<Figure> figures, Optional<Y
         if (camera.settings().cardGb() > 0) {
             Retention kept = HouseholdJudge.retention(camera);
             figures.add(new Figure("kept on the card", kept.days() >= 365 ? "a year or more" : Unit.DAYS.format(kept.days()),
-                    Numbers.fixed(kept.clipsWorstWeek(), 0) + " clips in a bad week, " + Numbers.fixed(kept.gbPerDay(), 2) + " GB a day, "
+                    Numbers.fixed(kept.clipsWorstWeek(), 0) + (camera.settings().worstWeekShare().isPresent()
+                            ? " clips in the worst of the drawn weeks, " : " clips in a bad week, ") + Numbers.fixed(kept.gbPerDay(), 2)
+                            + " GB a day, "
                             + Numbers.fixed(100 * Retention.USABLE_SHARE, 0) + " % of the card usable"));
         }
         figures.add(new Figure("one clip",
@@ -60,7 +65,7 @@ record TuneView(CameraRepository.Record record, List<Figure> figures, Optional<Y
             BatteryYear.Outcome outcome = judge.batteryYear(frame.facts(), camera);
             figures.add(new Figure("uses a day", Numbers.fixed(outcome.drawMahPerDay(), 0) + " mAh",
                     "standby, clips, live view and light, of a " + Numbers.fixed(camera.model().power().capacityMah(), 0) + " mAh pack"));
-            year = Optional.of(year(outcome, camera));
+            year = Optional.of(year(outcome, camera, judge.batteryBand(frame.facts(), camera), judge.frozenDays(frame.facts(), camera)));
             judge.panelAdvice(frame.facts(), camera).ifPresent(advice -> figures.add(advised(advice, outcome)));
         }
         return new TuneView(record, figures, year);
@@ -80,7 +85,7 @@ record TuneView(CameraRepository.Record record, List<Figure> figures, Optional<Y
                 + Unit.PERCENT.format(now.lowest().percent()) + elsewhere);
     }
 
-    private static Year year(BatteryYear.Outcome outcome, Camera camera) {
+    private static Year year(BatteryYear.Outcome outcome, Camera camera, List<BatteryYear.Band> band, double frozen) {
         StringBuilder line = new StringBuilder();
         List<Tick> months = new ArrayList<>();
         int n = outcome.days().size();
@@ -100,13 +105,33 @@ record TuneView(CameraRepository.Record record, List<Figure> figures, Optional<Y
         List<Month> lows = outcome.lowestByMonth().stream().map(day -> new Month(
                 day.date().getMonth().getDisplayName(TextStyle.SHORT, Locale.ENGLISH), Unit.PERCENT.format(day.percent()),
                 day.percent() < warn ? "broken" : day.percent() < warn + 10 ? "thin" : "kept")).toList();
-        return new Year(line.toString(), line + "L" + Year.WIDTH + " " + Year.HEIGHT + "L0 " + Year.HEIGHT + "Z", y(warn),
+        return new Year(line.toString(), edges(band), path(band, BatteryYear.Band::middle, false), y(warn),
                 "warns at " + Unit.PERCENT.format(warn), "The bad one of " + outcome.years() + " years of this climate’s weather: one in "
                         + BatteryYear.ONE_IN + " is as bad. In the one in the middle the lowest is "
-                        + Unit.PERCENT.format(outcome.middleLowestPercent()) + ". Frost at night, snaps and grey weeks are in it.",
+                        + Unit.PERCENT.format(outcome.middleLowestPercent()) + ". Frost at night, snaps and grey weeks are in it. The band "
+                        + "holds nine years in ten on each day by itself, the thin line half of them."
+                        + (frozen >= 1 ? " On " + Numbers.fixed(frozen, 0) + " days of a mean year it freezes as long as it is light, and "
+                                + "the panel gives nothing." : ""),
                 months, lows, lowestX, y(outcome.lowest().percent()),
                 Unit.PERCENT.format(outcome.lowest().percent()) + " on " + outcome.lowest().date().getDayOfMonth() + " "
                         + outcome.lowest().date().getMonth().getDisplayName(TextStyle.SHORT, Locale.ENGLISH));
+    }
+
+    /** The upper edge there and the lower back. */
+    private static String edges(List<BatteryYear.Band> band) {
+        return path(band, BatteryYear.Band::high, false) + path(band, BatteryYear.Band::low, true).replace('M', 'L') + "Z";
+    }
+
+    private static String path(List<BatteryYear.Band> band, ToDoubleFunction<BatteryYear.Band> percent, boolean back) {
+        StringBuilder path = new StringBuilder();
+        int n = band.size();
+        for (int i = 0; i < n; i++) {
+            int day = back ? n - 1 - i : i;
+            path.append(i == 0 ? 'M' : 'L')
+                    .append(String.format(Locale.ROOT, "%.1f %.1f", Year.WIDTH * day / (n - 1), y(percent.applyAsDouble(
+                            band.get(day)))));
+        }
+        return path.toString();
     }
 
     private static double y(double percent) {

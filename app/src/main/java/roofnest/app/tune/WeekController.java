@@ -35,6 +35,7 @@ import roofnest.core.alert.AlertPlan;
 import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.ComingsAndGoings;
+import roofnest.core.judge.WeekUse;
 import roofnest.core.promise.Stage;
 import roofnest.core.week.Counted;
 import roofnest.core.week.EventList;
@@ -107,7 +108,7 @@ class WeekController {
 
     private void take(HouseholdRef ref, JudgedHousehold now, WeekOutcome.OfCamera week) {
         CameraRepository.Record record = now.camera(week.cameraId());
-        Camera.Settings settings = record.camera().settings().withVisitsPerDay(Math.min(Camera.Settings.MOST_VISITS, week.noticedADay()));
+        Camera.Settings settings = WeekUse.taken(record.camera().settings(), week);
         cameras.tune(ref.id(), week.cameraId(), settings, null, record.version());
     }
 

@@ -74,24 +74,24 @@ class SettingSheetPageTest {
 
     @Test
     void a_tick_holds_for_the_value_that_was_set_and_no_other() throws Exception {
-        assertThat(page("/sheet").select("h1").text()).isEqualTo("Yard eye: 0 of 15 are set at the camera");
+        assertThat(page("/sheet").select("h1").text()).isEqualTo("Yard eye: 0 of 16 are set at the camera");
         assertThat(send("/sheet/clip/tick", "value", "12 s").getRedirectedUrl()).endsWith("/sheet#step-clip");
         Document ticked = page("/sheet");
-        assertThat(ticked.select("h1").text()).contains("1 of 15");
+        assertThat(ticked.select("h1").text()).contains("1 of 16");
         assertThat(ticked.select("#step-clip").text()).contains("Length of a clip", "Recording, then Length", "12 s",
                 "set by Jory Penhale");
         changes.run(ref, Stage.TUNE, () -> cameras.tune(ref.id(), camera, Camera.Settings.DEFAULT.withClipSeconds(20), null,
                 cameras.get(ref.id(), camera).version()));
         Document changed = page("/sheet");
-        assertThat(changed.select("h1").text()).contains("0 of 15");
+        assertThat(changed.select("h1").text()).contains("0 of 16");
         assertThat(changed.select("#step-clip").text()).contains("20 s", "was set to 12 s by Jory Penhale", "set it anew");
         MockHttpServletResponse stale = send("/sheet/clip/tick", "value", "12 s");
         assertThat(stale.getStatus()).isEqualTo(409);
         assertThat(stale.getContentAsString()).contains("It is to be set to something else now: 20 s.");
         send("/sheet/clip/tick", "value", "20 s");
-        assertThat(page("/sheet").select("h1").text()).contains("1 of 15");
+        assertThat(page("/sheet").select("h1").text()).contains("1 of 16");
         send("/sheet/clip/untick");
-        assertThat(page("/sheet").select("h1").text()).contains("0 of 15");
+        assertThat(page("/sheet").select("h1").text()).contains("0 of 16");
         assertThat(send("/sheet/clip/untick").getStatus()).isEqualTo(404);
         assertThat(send("/sheet/nothing/tick", "value", "x").getStatus()).isEqualTo(404);
     }
@@ -103,11 +103,11 @@ class SettingSheetPageTest {
         assertThat(page("/sheet").select("#step-clip").text()).contains("set by Jory Penhale");
         changes.run(ref, Stage.PAIR, () -> cameras.markApart(ref.id(), camera));
         assertThat(page("/sheet").select("#step-clip").text()).contains("before the camera left the network");
-        assertThat(page("/sheet").select("h1").text()).contains("0 of 15");
+        assertThat(page("/sheet").select("h1").text()).contains("0 of 16");
         changes.run(ref, Stage.PAIR, () -> cameras.markJoined(ref.id(), camera));
         assertThat(page("/sheet").select("#step-clip").text()).contains("before the camera joined as it is now");
         send("/sheet/clip/tick", "value", "12 s");
-        assertThat(page("/sheet").select("h1").text()).contains("1 of 15");
+        assertThat(page("/sheet").select("h1").text()).contains("1 of 16");
     }
 
     /** Every cell of its grid: the longest thing that there is to set. */

@@ -1,6 +1,7 @@
 package roofnest.core.care;
 
 import java.time.LocalDate;
+import java.util.Optional;
 
 import roofnest.core.lang.Require;
 import roofnest.core.power.BatteryYear;
@@ -16,22 +17,21 @@ public record NextCharge(LocalDate on, double percentThen, String why) {
 
     /**
      * @param untouched the year from the last full charge with nobody charging
+     * @param warnsIn days after that charge on which the model would warn in the bad year; empty where it would not within a year
      * @param chargeEveryDays as agreed with the household; 0 when only the sun charges
      */
-    public static NextCharge after(BatteryYear.Outcome untouched, LocalDate lastCharged, int chargeEveryDays) {
+    public static NextCharge after(BatteryYear.Outcome untouched, Optional<Integer> warnsIn, LocalDate lastCharged, int chargeEveryDays) {
         Require.inRange("days between charges", chargeEveryDays, 0, 365);
         LocalDate lastDay = untouched.days().get(untouched.days().size() - 1).date();
         LocalDate agreed = chargeEveryDays == 0 ? lastDay : lastCharged.plusDays(chargeEveryDays);
-        LocalDate forced = untouched.firstWarning()
-                .map(day -> day.date().minusDays(AHEAD_OF_WARNING_DAYS))
-                .orElse(lastDay);
+        LocalDate forced = warnsIn.map(days -> lastCharged.plusDays(days - AHEAD_OF_WARNING_DAYS)).orElse(lastDay);
         LocalDate soonest = lastCharged.plusDays(1);
         LocalDate on = agreed.isAfter(forced) ? forced : agreed;
         if (on.isBefore(soonest)) {
             on = soonest;
         }
         String why = on.equals(agreed) && chargeEveryDays > 0 ? "as agreed, every " + chargeEveryDays + " days"
-                : untouched.firstWarning().isPresent() ? "a week before it would warn" : "once a year, to look it over";
+                : warnsIn.isPresent() ? "a week before it would warn" : "once a year, to look it over";
         return new NextCharge(on, percentOn(untouched, on), why);
     }
 

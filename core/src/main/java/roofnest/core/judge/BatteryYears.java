@@ -1,6 +1,7 @@
 package roofnest.core.judge;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 
@@ -57,6 +58,21 @@ final class BatteryYears {
         LocalDate from = camera.lastCharged().orElse(facts.today());
         return kept.get(new Key(sun, draw, from, chargeEveryDays),
                 key -> suns.get(sun, sunKey -> year(sunKey, camera)).of(draw, new BatteryYear.Plan(from, chargeEveryDays)));
+    }
+
+    /** Each day of the year from the last charge on, in all years at once. */
+    List<BatteryYear.Band> band(HouseholdFacts facts, Camera camera, Optional<LinkBudget> link, int chargeEveryDays) {
+        double draw = camera.settings().dailyUse().chargeMah(camera.model().power(), camera.model().motion(),
+                link.map(budget -> uplinkFactor(budget.rssiDbm())).orElse(1.0));
+        SunKey sun = sun(facts, camera);
+        return suns.get(sun, sunKey -> year(sunKey, camera)).band(draw, new BatteryYear.Plan(camera.lastCharged().orElse(facts.today()),
+                chargeEveryDays));
+    }
+
+    /** Days of a mean year on which a panel gives nothing because it freezes for as long as there is light. */
+    double frozenDays(HouseholdFacts facts, Camera camera) {
+        SunKey sun = sun(facts, camera);
+        return suns.get(sun, sunKey -> year(sunKey, camera)).frozenDays();
     }
 
     /** Days that a pack lasts from a full charge on, with nobody charging, in the bad year. */

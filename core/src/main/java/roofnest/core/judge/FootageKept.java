@@ -13,6 +13,7 @@ import roofnest.core.alert.Content;
 import roofnest.core.alert.RingDelay;
 import roofnest.core.footage.FootagePlan;
 import roofnest.core.footage.Keeping;
+import roofnest.core.footage.MonthData;
 import roofnest.core.footage.Retention;
 import roofnest.core.footage.Survival;
 
@@ -94,6 +95,14 @@ public record FootageKept(List<FootageKept.At> places) {
     public static double clipsMeanGbADay(Camera camera) {
         return camera.settings().clipsPerDay() * Retention.clipMb(camera.settings().clipSeconds(),
                 camera.model().recording().bitrateMbps()) / 1000;
+    }
+
+    /** What a camera's footage and live looks take of a month's data. */
+    public static MonthData.Use month(HouseholdFacts facts, Camera camera) {
+        Camera.Settings settings = camera.settings();
+        boolean up = of(facts, camera).where().contains(Survival.Place.CLOUD);
+        return new MonthData.Use(camera.name(), settings.clipsPerDay(), settings.clipSeconds(), camera.model().recording().bitrateMbps(),
+                settings.liveMinutes(), up);
     }
 
     /** The place that can be relied on for longest; empty where nothing is kept. */

@@ -17,6 +17,7 @@ import roofnest.core.alert.DeviceRule;
 import roofnest.core.alert.RuleCircles;
 import roofnest.core.cable.Bore;
 import roofnest.core.cable.CableWay;
+import roofnest.core.care.NextCharge;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.Practice;
 import roofnest.core.footage.Retention;
@@ -187,6 +188,16 @@ public final class HouseholdJudge {
         return years.of(facts, camera, link(facts, camera), camera.settings().chargeEveryDays());
     }
 
+    /** The years of a battery camera as it is charged and set, day by day. */
+    public List<BatteryYear.Band> batteryBand(HouseholdFacts facts, Camera camera) {
+        return years.band(facts, camera, link(facts, camera), camera.settings().chargeEveryDays());
+    }
+
+    /** Days of a mean year on which its panel gives nothing because it freezes for as long as there is light. */
+    public double frozenDays(HouseholdFacts facts, Camera camera) {
+        return years.frozenDays(facts, camera);
+    }
+
     /** What a camera's pack goes on by cause, and what would spare it. @param camera on a pack */
     public PackUse packUse(HouseholdFacts facts, Camera camera) {
         return PackUse.of(facts, camera, uplink(facts, camera));
@@ -213,12 +224,19 @@ public final class HouseholdJudge {
      * taken to be full today.
      */
     public ChargeVisits chargeVisits(HouseholdFacts facts) {
-        List<ChargeVisits.Pack> packs = facts.cameras().stream().filter(camera -> camera.model().power().onBattery()).map(camera -> {
+        return ChargeVisits.fewest(packs(facts), facts.today(), facts.today().plusDays(DAYS_AHEAD));
+    }
+
+    /** So many days after today are planned. */
+    public static final int DAYS_AHEAD = DAYS_A_YEAR - 1;
+
+    /** The packs of the house, each with how long it lasts. One of which nobody said when it was charged is taken to be full today. */
+    public List<ChargeVisits.Pack> packs(HouseholdFacts facts) {
+        return facts.cameras().stream().filter(camera -> camera.model().power().onBattery()).map(camera -> {
             Map<LocalDate, LocalDate> known = new HashMap<>();
             return new ChargeVisits.Pack(camera.id(), camera.lastCharged().orElse(facts.today()), full -> known.computeIfAbsent(full,
                     day -> packLastsUntil(facts, camera, day)));
         }).toList();
-        return ChargeVisits.fewest(packs, facts.today(), facts.today().plusDays(DAYS_A_YEAR - 1));
     }
 
     /** The last day on which a pack may be charged again, or looked over, that was full on a day. */
@@ -230,6 +248,11 @@ public final class HouseholdJudge {
     public Optional<Integer> packWarnsIn(HouseholdFacts facts, Camera camera, LocalDate full) {
         int days = years.lastsDays(facts, camera, link(facts, camera), full);
         return days >= DAYS_A_YEAR ? Optional.empty() : Optional.of(days);
+    }
+
+    /** When a pack has to be charged next. @param full when it was last */
+    public NextCharge nextCharge(HouseholdFacts facts, Camera camera, LocalDate full) {
+        return NextCharge.after(untouchedYear(facts, camera), packWarnsIn(facts, camera, full), full, camera.settings().chargeEveryDays());
     }
 
     /** What would explain that its pack is used up faster than was reckoned. */

@@ -66,7 +66,9 @@ final class KeepsDaysRule implements PromiseRule<Promise.KeepsDays> {
         }
         Keeping keeping = facts.footage().of(camera.id());
         String writes = keeping.when() == Keeping.When.EVENT ? Numbers.fixed(Retentions.clips(camera).clipsWorstWeek(), 0)
-                + " clips of " + camera.settings().clipSeconds() + " s in a bad week, " : "recording " + keeping.when().words() + ", ";
+                + " clips of " + camera.settings().clipSeconds()
+                + (camera.settings().worstWeekShare().isPresent() ? " s in the worst of the drawn weeks, " : " s in a bad week, ")
+                : "recording " + keeping.when().words() + ", ";
         boolean shared = at.place() != Survival.Place.CARD && at.said();
         return camera.name() + " with " + at.gb() + " GB" + (at.place() == Survival.Place.CARD || !at.said() ? "" : " on "
                 + at.place().words()) + ": " + writes + Numbers.fixed(at.gbADay(), 2) + " GB a day"

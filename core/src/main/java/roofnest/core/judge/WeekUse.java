@@ -33,6 +33,14 @@ public record WeekUse(OptionalDouble mahADay, double gbADay, OptionalDouble kept
         return OptionalDouble.of(camera.model().power().capacityMah() * (100 - camera.model().power().warnPercent()) / 100 / mah);
     }
 
+    /** As it is set, but reckoned by what it notices in these weeks: of a mean one, and of the worst of them. */
+    public static Camera.Settings taken(Camera.Settings settings, WeekOutcome.OfCamera week) {
+        Camera.Settings mean = settings.withVisitsPerDay(Math.min(Camera.Settings.MOST_VISITS, week.noticedADay()));
+        double meanS = Week.DAYS * mean.clipsPerDay() * mean.clipSeconds();
+        return meanS == 0 ? mean : mean.byWeeks(mean.visitsPerDay(), Math.min(Camera.Settings.MOST_WORST_WEEK_SHARE, week.recordedS().most()
+                / meanS));
+    }
+
     public static WeekUse of(Camera camera, WeekOutcome.OfCamera week) {
         double clipsADay = week.clips().aDay();
         double clipS = clipsADay == 0 ? camera.settings().clipSeconds() : Math.max(1, week.recordedS().aDay() / clipsADay);

@@ -13,6 +13,8 @@ public final class MainsUse {
     /** A router takes so much, and a hub, watts: ordinary figures. */
     public static final double ROUTER_W = 10;
     public static final double HUB_W = 4;
+    /** A recorder with one disk, watts. */
+    public static final double RECORDER_W = 10;
     private static final double DAYS_A_YEAR = 365.25;
     private static final double W_A_KW = 1000;
 
@@ -21,6 +23,11 @@ public final class MainsUse {
     /** Kilowatt-hours of a year, from the wall. */
     public static double kwhAYear(DailyUse use, PowerSpec power, MotionSpec motion) {
         return use.chargeMah(power, motion, 1) / 1000 * power.packVolts() / ADAPTER_SHARE * DAYS_A_YEAR / W_A_KW;
+    }
+
+    /** Kilowatt-hours of a year of what takes so many watts all the time. */
+    public static double kwhAYear(double watts) {
+        return Require.inRange("watts", watts, 0, 10_000) * 24 * DAYS_A_YEAR / W_A_KW;
     }
 
     /** Hours that a buffer keeps so many watts going. @param wh on its label, watt-hours */

@@ -57,7 +57,7 @@ public sealed interface Promise {
     /** Of what a camera recorded before it is taken, all but the last seconds are still there. */
     record SurvivesTheft(PromiseKey key, double seconds) implements Promise {
         public SurvivesTheft {
-            Require.inRange("last seconds", seconds, 1, 600);
+            Require.inRange("last seconds", seconds, 1, 120);
         }
 
         @Override

@@ -17,7 +17,7 @@ class NextChargeTest {
 
     @Test
     void the_agreed_day_stands_while_the_pack_lasts_till_then() {
-        NextCharge next = NextCharge.after(fallingTo(15, 120), CHARGED, 90);
+        NextCharge next = NextCharge.after(fallingTo(15, 120), Optional.of(120), CHARGED, 90);
         assertThat(next.on()).isEqualTo(CHARGED.plusDays(90));
         assertThat(next.why()).contains("as agreed, every 90 days");
         assertThat(next.percentThen()).isBetween(30.0, 40.0);
@@ -25,19 +25,19 @@ class NextChargeTest {
 
     @Test
     void a_pack_that_would_warn_sooner_is_charged_a_week_before_it_does() {
-        NextCharge next = NextCharge.after(fallingTo(15, 60), CHARGED, 90);
+        NextCharge next = NextCharge.after(fallingTo(15, 60), Optional.of(60), CHARGED, 90);
         assertThat(next.on()).isEqualTo(CHARGED.plusDays(53));
         assertThat(next.why()).contains("a week before it would warn");
     }
 
     @Test
     void a_pack_that_lasts_only_days_is_charged_tomorrow_not_yesterday() {
-        assertThat(NextCharge.after(fallingTo(15, 4), CHARGED, 90).on()).isEqualTo(CHARGED.plusDays(1));
+        assertThat(NextCharge.after(fallingTo(15, 4), Optional.of(4), CHARGED, 90).on()).isEqualTo(CHARGED.plusDays(1));
     }
 
     @Test
     void where_the_sun_suffices_it_is_looked_over_once_a_year() {
-        NextCharge next = NextCharge.after(year(day -> 80.0, Optional.empty()), CHARGED, 0);
+        NextCharge next = NextCharge.after(year(day -> 80.0, Optional.empty()), Optional.empty(), CHARGED, 0);
         assertThat(next.on()).isEqualTo(CHARGED.plusDays(365));
         assertThat(next.why()).contains("once a year");
     }
