@@ -81,8 +81,8 @@ class CameraFootageController {
 
     private static Keeping read(Form form, DeviceModel model, List<CloudPlan> plans) {
         Keeping.When when = form.choice("when", "when it records", Keeping.When.class);
-        int from = form.whole("fromHour", "from which hour it records,", 0, 23, "h");
-        int to = form.whole("toHour", "to which hour it records,", 0, 23, "h");
+        int from = form.raw("fromHour").isBlank() ? 0 : form.whole("fromHour", "from which hour it records,", 0, 23, "h");
+        int to = form.raw("toHour").isBlank() ? 0 : form.whole("toHour", "to which hour it records,", 0, 23, "h");
         Optional<CloudPlan> plan = plans.stream().filter(each -> String.valueOf(each.id()).equals(form.raw("plan"))).findFirst();
         if (when != null && when != Keeping.When.EVENT && !model.recording().continuous()) {
             form.fault("when", "This model records only when something counts.");
@@ -188,7 +188,8 @@ class CameraFootageController {
         CameraRepository.Record record = frame.judged().camera(cameraId);
         model.addAttribute("form", form);
         model.addAttribute("record", record);
-        model.addAttribute("whens", Keeping.When.values());
+        model.addAttribute("whens", record.camera().model().recording().continuous() ? Keeping.When.values()
+                : new Keeping.When[] {Keeping.When.EVENT});
         model.addAttribute("footage",
                 CameraFootageView.of(frame, record.camera(), prices.of(ref), Optional.ofNullable(cards.of(ref.id()).get(
                         cameraId)), lists.of(ref.id()).stream().filter(list -> list.cameraId() == cameraId).toList(),

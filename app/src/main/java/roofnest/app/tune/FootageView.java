@@ -143,8 +143,16 @@ record FootageView(List<Promised> promised, List<Row> rows, List<HubCard> hubs, 
         if (wanted.days() == 0 && wanted.lastS().isEmpty()) {
             return "Nobody promised how long footage is kept, or what is left of it after a theft: write that at the brief.";
         }
-        return ways.isEmpty() ? "Nothing that has a price keeps it for every camera." + unpriced
+        return ways.isEmpty() ? "Nothing that has a price keeps it so for " + without(facts, offered, wanted) + ": no card, hub, recorder "
+                + "or plan that its model can use and that is written down does." + unpriced
                 : "Cards are bought anew when they are worn out; what is in the house already is not taken off." + unpriced;
+    }
+
+    /** The cameras that no way keeps by themselves; all of them where each has one, but not all together. */
+    private static String without(HouseholdFacts facts, StorePrices.Offered offered, CheapestWays.Wanted wanted) {
+        List<String> none = facts.cameras().stream().filter(camera -> CheapestWays.find(List.of(cam(facts, camera, offered)), offered
+                .offers(), wanted).isEmpty()).map(Camera::name).toList();
+        return none.isEmpty() ? "all cameras together" : String.join(", ", none);
     }
 
     private static List<MonthData.Use> uses(HouseholdFacts facts) {

@@ -9,8 +9,11 @@ import java.util.function.ToDoubleFunction;
 
 import roofnest.app.household.Frame;
 import roofnest.app.records.CameraRepository;
+import roofnest.core.footage.Keeping;
 import roofnest.core.footage.Retention;
+import roofnest.core.footage.Survival;
 import roofnest.core.judge.Camera;
+import roofnest.core.judge.FootageKept;
 import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.judge.PanelAdvice;
 import roofnest.core.lang.Numbers;
@@ -49,14 +52,8 @@ record TuneView(CameraRepository.Record record, List<Figure> figures, Optional<Y
         List<Figure> figures = new ArrayList<>();
         figures.add(new Figure("clips a day", Numbers.fixed(camera.settings().clipsPerDay(), 0),
                 Numbers.plain(camera.settings().visitsPerDay()) + " visits, less those that fall into a clip or its cool-down"));
-        if (camera.settings().cardGb() > 0) {
-            Retention kept = HouseholdJudge.retention(camera);
-            figures.add(new Figure("kept on the card", kept.days() >= 365 ? "a year or more" : Unit.DAYS.format(kept.days()),
-                    Numbers.fixed(kept.clipsWorstWeek(), 0) + (camera.settings().worstWeekShare().isPresent()
-                            ? " clips in the worst of the drawn weeks, " : " clips in a bad week, ") + Numbers.fixed(kept.gbPerDay(), 2)
-                            + " GB a day, "
-                            + Numbers.fixed(100 * Retention.USABLE_SHARE, 0) + " % of the card usable"));
-        }
+        FootageKept.of(frame.facts(), camera).longest().ifPresent(at -> figures.add(new Figure("kept", FootageWords.days(at), kept(frame,
+                camera, at))));
         figures.add(new Figure("one clip",
                 Numbers.fixed(Retention.clipMb(camera.settings().clipSeconds(), camera.model().recording().bitrateMbps()), 1) + " MB",
                 camera.settings().clipSeconds() + " s at " + Numbers.plain(camera.model().recording().bitrateMbps()) + " Mbit/s"));
@@ -69,6 +66,18 @@ record TuneView(CameraRepository.Record record, List<Figure> figures, Optional<Y
             judge.panelAdvice(frame.facts(), camera).ifPresent(advice -> figures.add(advised(advice, outcome)));
         }
         return new TuneView(record, figures, year);
+    }
+
+    /** Where it is kept for longest, and by what that is reckoned. */
+    private static String kept(Frame frame, Camera camera, FootageKept.At at) {
+        if (at.place() == Survival.Place.CLOUD) {
+            return "with its paid plan";
+        }
+        Keeping keeping = frame.facts().footage().of(camera.id());
+        String writes = keeping.when() != Keeping.When.EVENT ? "recording " + keeping.when().words() : camera.settings().worstWeekShare()
+                .isPresent() ? "in the worst of the drawn weeks" : "in a bad week";
+        return "on " + at.place().words() + ", " + at.gb() + " GB, " + Numbers.fixed(100 * Retention.USABLE_SHARE, 0) + " % of it usable, "
+                + Numbers.fixed(at.gbADay(), 2) + " GB a day " + writes;
     }
 
     private static Figure advised(PanelAdvice advice, BatteryYear.Outcome now) {

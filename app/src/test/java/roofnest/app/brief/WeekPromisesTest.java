@@ -98,4 +98,20 @@ class WeekPromisesTest {
         say("NEVER_RINGS", "fromHour", "22", "toHour", "6");
         assertThat(fault(say("NEVER_RINGS", "fromHour", "1", "toHour", "6"))).contains("promised already");
     }
+
+    @Test
+    void what_survives_a_theft_is_promised_once_and_in_seconds() throws Exception {
+        assertThat(fault(say("SURVIVES_THEFT", "seconds", "0"))).contains("from 1 to 120 s");
+        assertThat(fault(say("SURVIVES_THEFT", "seconds", "121"))).contains("from 1 to 120 s");
+        assertThat(say("SURVIVES_THEFT", "seconds", "30").getStatus()).isEqualTo(302);
+        assertThat(brief().text()).contains("All but the last 30 s survive the theft of a camera");
+        assertThat(fault(say("SURVIVES_THEFT", "seconds", "20"))).contains("promised already");
+        Promise theft = promises.of(ref.id()).get(0);
+        assertThat(theft).isEqualTo(new Promise.SurvivesTheft(theft.key(), 30));
+        long id = Long.parseLong(theft.key().value().substring(1));
+        assertThat(promises.remove(ref.id(), id, "Jory Penhale")).isTrue();
+        demo.touched(ref.id());
+        say("SURVIVES_THEFT", "seconds", "20");
+        assertThatThrownBy(() -> promises.bringBack(ref.id(), id)).hasMessageContaining("of this kind by now");
+    }
 }

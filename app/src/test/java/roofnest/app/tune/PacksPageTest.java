@@ -1,8 +1,10 @@
 package roofnest.app.tune;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
 import java.time.LocalDate;
 import java.util.List;
@@ -12,6 +14,7 @@ import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
 
 import biweekly.Biweekly;
@@ -19,6 +22,7 @@ import biweekly.component.VEvent;
 
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
+import roofnest.app.firm.Staff;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
@@ -108,5 +112,37 @@ class PacksPageTest {
                         "rings"), demo.staff("jory"));
         assertThat(mvc.perform(get(plugs.path() + "/tune/packs").with(user(plugs.staff()))).andReturn().getResponse().getContentAsString())
                 .contains("No camera here runs on a pack");
+    }
+
+    private MockHttpServletResponse who(String who, String version) throws Exception {
+        return mvc.perform(post(ref.path() + "/tune/packs/who").with(user(ref.staff())).with(csrf()).param("who", who).param("version",
+                version)).andReturn().getResponse();
+    }
+
+    /** Houses to which the firm comes stand in its own plan, which has no more days than each needs by itself; no other firm sees them. */
+    @Test
+    void the_firm_goes_to_all_of_its_houses_on_the_fewest_days() throws Exception {
+        Staff staff = demo.staff("jory");
+        assertThat(Jsoup.parse(round(staff)).text()).doesNotContain("Bell, Side bell");
+        assertThat(who("firm", "0").getStatus()).isEqualTo(302);
+        assertThat(who("household", "0").getContentAsString()).as("opened before").contains("somebody else");
+        Document round = Jsoup.parse(round(staff));
+        assertThat(round.select(".pack-days > li")).isNotEmpty();
+        assertThat(round.select(".pack-days a[href$=/tune/packs]").eachText()).contains("Packs");
+        assertThat(round.select(".pack-days input[name=household]").first().val()).isEqualTo(String.valueOf(ref.id()));
+        assertThat(round.select(".pack-days > li").size()).as("of one house just its own days").isEqualTo(Jsoup.parse(get1("/tune/packs"))
+                .select(".pack-visits li").size());
+        assertThat(Jsoup.parse(round(demo.staff("petra"))).select(".pack-days")).isEmpty();
+        List<VEvent> events = Biweekly.parse(mvc.perform(get("/round/packs.ics").with(user(staff))).andReturn().getResponse()
+                .getContentAsString()).first().getEvents();
+        assertThat(events).hasSizeGreaterThanOrEqualTo(round.select(".pack-days > li").size())
+                .extracting(event -> event.getUid().getValue())
+                .doesNotHaveDuplicates();
+        assertThat(who("household", "1").getStatus()).isEqualTo(302);
+        assertThat(Jsoup.parse(round(staff)).select("a[href$=" + ref.path() + "/tune/packs]")).isEmpty();
+    }
+
+    private String round(Staff staff) throws Exception {
+        return mvc.perform(get("/round/packs").with(user(staff))).andReturn().getResponse().getContentAsString();
     }
 }

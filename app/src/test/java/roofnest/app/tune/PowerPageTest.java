@@ -117,6 +117,33 @@ class PowerPageTest {
         assertThat(mvc.perform(post(forget).with(user(ref.staff())).with(csrf())).andReturn().getResponse().getStatus()).isEqualTo(404);
     }
 
+    /** An older pack holds less, what was read of the one before says nothing of it, and nobody's word is no age. */
+    @Test
+    void a_pack_has_an_age_and_a_new_one_begins_anew() throws Exception {
+        double stated = judged.of(ref.id()).camera(bell).camera().model().power().capacityMah();
+        assertThat(page(bell).select("#pack").text()).contains("Nobody said since when");
+        LocalDate today = LocalDate.now();
+        read(bell, today.minusDays(20), "100", true);
+        read(bell, today, "10", false);
+        double bent = recordMa();
+        assertThat(since(bell, today.plusDays(1).toString()).getContentAsString()).contains("still to come");
+        assertThat(since(mains, today.toString()).getStatus()).isEqualTo(422);
+        assertThat(since(bell, today.minusYears(3).toString()).getStatus()).isEqualTo(302);
+        double aged = judged.of(ref.id()).camera(bell).camera().model().power().capacityMah();
+        assertThat(aged).isLessThan(0.97 * stated);
+        assertThat(page(bell).select("#pack").text()).contains("3.0 years and about", "another is due");
+        assertThat(recordMa()).as("the same percent of less is less").isLessThan(bent);
+        assertThat(since(bell, today.minusDays(1).toString()).getStatus()).isEqualTo(302);
+        assertThat(page(bell).select("#readings").text()).contains("of the pack before this one");
+        assertThat(since(bell, "").getStatus()).isEqualTo(302);
+        assertThat(judged.of(ref.id()).camera(bell).camera().model().power().capacityMah()).isEqualTo(stated);
+    }
+
+    private MockHttpServletResponse since(long camera, String day) throws Exception {
+        return mvc.perform(post(ref.path() + "/tune/" + camera + "/power/pack").with(user(ref.staff())).with(csrf()).param("since", day)
+                .param("version", String.valueOf(cameras.get(ref.id(), camera).version()))).andReturn().getResponse();
+    }
+
     @Test
     void what_cannot_have_been_read_is_refused_at_the_field() throws Exception {
         assertThat(Jsoup.parse(read(bell, LocalDate.now().plusDays(1), "50", false).getContentAsString()).select(".fault").text())

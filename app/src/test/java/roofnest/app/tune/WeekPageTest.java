@@ -206,6 +206,11 @@ class WeekPageTest {
         assertThat(send("week/take", "month", "6").getStatus()).isEqualTo(302);
         assertThat(cameras.get(ref.id(), camera).camera().settings().visitsPerDay()).isCloseTo(Double.parseDouble(noticed),
                 within(0.051));
+        double worst = cameras.get(ref.id(), camera).camera().settings().worstWeekShare().orElseThrow();
+        assertThat(worst).as("of a thousand weeks the worst records more than a mean one, though clips may end early").isBetween(0.3, 5.0);
+        changes.run(ref, Stage.TUNE, () -> cameras.tune(ref.id(), camera, cameras.get(ref.id(), camera).camera().settings()
+                .withVisitsPerDay(12), null, cameras.get(ref.id(), camera).version()));
+        assertThat(cameras.get(ref.id(), camera).camera().settings().worstWeekShare()).as("typed by hand").isEmpty();
     }
 
     @Test

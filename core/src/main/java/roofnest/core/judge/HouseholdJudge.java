@@ -20,7 +20,6 @@ import roofnest.core.cable.CableWay;
 import roofnest.core.care.NextCharge;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.Practice;
-import roofnest.core.footage.Retention;
 import roofnest.core.mount.CableRun;
 import roofnest.core.plan.Area;
 import roofnest.core.plan.PlanPoint;
@@ -334,11 +333,6 @@ public final class HouseholdJudge {
     /** The band that a camera will use in this house. */
     public static Band bandOf(Camera camera, HouseholdFacts facts) {
         return Links.band(camera, facts);
-    }
-
-    /** Retention of one camera as it is set; it must have a card. */
-    public static Retention retention(Camera camera) {
-        return Retentions.of(camera);
     }
 
     private static List<Promise> standing(Camera camera) {

@@ -6,18 +6,9 @@ import roofnest.core.footage.Retention;
 final class Retentions {
     private Retentions() {}
 
-    /** On its own card, which it must have. */
-    static Retention of(Camera camera) {
-        return on(camera, camera.settings().cardGb());
-    }
-
     /** What they come to in a bad week, whatever they are kept on. */
     static Retention clips(Camera camera) {
-        return on(camera, 1);
-    }
-
-    private static Retention on(Camera camera, int gb) {
-        return Retention.onCard(gb, camera.settings().clipsPerDay(), camera.settings().clipSeconds(),
+        return Retention.onCard(1, camera.settings().clipsPerDay(), camera.settings().clipSeconds(),
                 camera.model().recording().bitrateMbps(), camera.settings().worstWeekShare());
     }
 }

@@ -43,7 +43,8 @@ final class SurvivesTheftRule implements PromiseRule<Promise.SurvivesTheft> {
             return new Sighted(Finding.of(promise.key(), gone.size(), Limit.atMost(0, 0, Unit.FAULTS), Evidence.PREDICTED,
                     gone.stream().limit(5).map(lost -> lost.camera().name()).collect(Collectors.joining(", ")) + (gone.size() > 5
                             ? " and " + (gone.size() - 5) + " others" : "")
-                            + ": nothing that they recorded is left when they are taken.",
+                            + (gone.size() == 1 ? ": nothing that it recorded is left when it is taken."
+                                    : ": nothing that they recorded is left when they are taken."),
                     remedies(facts, gone.get(0).camera())), Optional.of(gone.get(0).camera().id()));
         }
         Lost most = all.stream().max(Comparator.comparingDouble(lost -> lost.left().lastLostS())).orElseThrow();

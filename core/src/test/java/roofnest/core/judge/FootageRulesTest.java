@@ -127,7 +127,7 @@ class FootageRulesTest {
     void aThiefLeavesWhatIsElsewhere() {
         Finding gone = finding(kept(THEFT, FootagePlan.USUAL, dome(7, 512)), KEY);
         assertThat(gone.standing()).isEqualTo(Standing.BROKEN);
-        assertThat(gone.reason()).isEqualTo("Eye: nothing that they recorded is left when they are taken.");
+        assertThat(gone.reason()).isEqualTo("Eye: nothing that it recorded is left when it is taken.");
         assertThat(gone.measuredText()).isEqualTo("1 fault");
         assertThat(gone.remedies()).extracting(remedy -> remedy.action()).containsExactly("A recorder in the house, out of sight",
                 "A paid plan of Vellin");

@@ -132,7 +132,7 @@ class RulesTest {
         assertThat(judge.batteryYear(facts, camera).lowest().percent()).isEqualTo(finding(facts, of("battery")).measured().getAsDouble());
         assertThat(judge.untouchedYear(facts, camera).lowest().percent()).isLessThan(judge.batteryYear(facts, camera).lowest().percent());
         List<Promise> days = List.of(new Promise.KeepsDays(KEY, 14));
-        assertThat(HouseholdJudge.retention(camera).days())
+        assertThat(FootageKept.of(facts, camera).longest().orElseThrow().days())
                 .isEqualTo(finding(facts(HOUSE, days, camera), KEY).measured().getAsDouble());
     }
 
