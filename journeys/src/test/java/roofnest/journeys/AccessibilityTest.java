@@ -103,7 +103,9 @@ class AccessibilityTest {
         String sheet = visit.open(treloar).page().locator("a[href$='/sheet']").first().getAttribute("href");
         paths.addAll(List.of(sheet, sheet.replace("/sheet", "/walks"), sheet.replace("/sheet", "/walks/practice"), sheet.replace("/sheet",
                 "/power")));
-        paths.addAll(List.of(osgood + "/hours", treloar + "/packs", treloar + "/footage", "/models/plans"));
+        paths.addAll(
+                List.of(osgood + "/hours", treloar + "/packs", treloar + "/footage", sheet.replace("/sheet", "/footage"), "/round/packs",
+                        "/models/plans"));
         paths.add(visit.open(address(visit, "Merrin") + "/tune").page().locator(".camera-tabs a", new Page.LocatorOptions()
                 .setHasText("Drive eye")).getAttribute("href").replaceAll("\\?camera=([0-9]+)", "/$1/views"));
         String peverell = address(visit, "Peverell");

@@ -58,13 +58,13 @@ class ScreenshotsTest {
                 .done().done();
         quiller.mount().takeHeight("2.70 m");
         hangsAskew(visit);
-        wall(visit);
         coldNorthWall(visit);
         week(visit);
         visit.household("Lanyon").tune();
         visit.page().getByText("Its pack").click();
         visit.page().locator(".use").first().waitFor();
         take(visit, "06-power");
+        footage(visit);
         visit.household("Lanyon").prove();
         visit.page().locator(".gate-open summary").first().click();
         take(visit, "08-prove");
@@ -121,6 +121,15 @@ class ScreenshotsTest {
         alerts(visit);
     }
 
+    /** What is left of a camera's footage when something is taken, cut or lost. */
+    private static void footage(Visit visit) {
+        visit.household("Osgood").tune();
+        visit.page().getByText("What is left", new Page.GetByTextOptions().setExact(true)).click();
+        visit.page().locator(".sheet a").first().click();
+        visit.page().locator(".left").waitFor();
+        take(visit, "06-footage");
+    }
+
     /** The week of a house that is away by day, one camera silent at home, and how soon phones ring. */
     private static void alerts(Visit visit) {
         visit.household("Treloar").tune();
@@ -143,15 +152,6 @@ class ScreenshotsTest {
         page.mouse().down();
         page.locator("[data-hour='" + to + "']").hover();
         page.mouse().up();
-    }
-
-    /** A camera on mains, drawn a little higher. */
-    private static void wall(Visit visit) {
-        visit.household("Treloar").mount();
-        Page page = visit.page();
-        page.locator(".mount", new Page.LocatorOptions().setHasText("Door eye")).getByText("The wall: heights").click();
-        page.locator("#height").focus();
-        take(visit, "05-wall");
     }
 
     /** On stand-ins, where the plug turns. */

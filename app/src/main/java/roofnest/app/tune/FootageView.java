@@ -14,6 +14,7 @@ import roofnest.app.records.FootageRepository;
 import roofnest.app.records.RouterRepository;
 import roofnest.core.footage.CheapestWays;
 import roofnest.core.footage.MonthData;
+import roofnest.core.footage.Retention;
 import roofnest.core.footage.Survival;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.FootageKept;
@@ -34,6 +35,10 @@ record FootageView(List<Promised> promised, List<Row> rows, List<HubCard> hubs, 
     /** A promise of days is met by a store with so much to spare. */
     private static final double STORE_TOLERANCE = 0.1;
     private static final double ONLY_JUST = 0.8;
+    private static final int DAYS_A_WEEK = 7;
+    private static final int HOURS_A_DAY = 24;
+    private static final double MBIT_A_GB = 8000;
+    private static final double SECONDS_AN_HOUR = 3600;
 
     record Promised(String state, String words, String says) {}
 
@@ -165,7 +170,24 @@ record FootageView(List<Promised> promised, List<Row> rows, List<HubCard> hubs, 
         double gb = MonthData.totalGb(uses(facts));
         String takes = "A month takes " + FootageWords.gb(gb) + " of data, for what is sent and what is looked at from outside";
         return router.simGb().map(most -> takes + ", of the " + Numbers.plain(most) + " GB that the line may.").orElse(takes
-                + ". No limit of the line is written down.");
+                + ". No limit of the line is written down.") + up(facts) + playback(facts);
+    }
+
+    /** What goes up the line by itself in a bad week, and how long that takes it. */
+    private static String up(HouseholdFacts facts) {
+        double gb = DAYS_A_WEEK * facts.cameras().stream().filter(camera -> FootageKept.of(facts, camera).where().contains(
+                Survival.Place.CLOUD)).mapToDouble(FootageKept::clipsBadGbADay).sum();
+        double hours = gb * MBIT_A_GB / FootageKept.upMbps(facts.footage().upMbps()) / SECONDS_AN_HOUR;
+        return gb == 0 ? " Nothing goes up the line by itself."
+                : " In a bad week " + FootageWords.gb(gb) + " go up the line by themselves, "
+                        + (hours < 1 ? "less than an hour" : Numbers.fixed(hours, 0) + " h") + " of sending.";
+    }
+
+    /** What looking at it from away takes of a phone's own data. */
+    private static String playback(HouseholdFacts facts) {
+        double most = facts.cameras().stream().mapToDouble(camera -> camera.model().recording().bitrateMbps()).max().orElse(0);
+        return " An hour of footage that is looked at from away takes up to " + FootageWords.gb(Retention.continuousGbPerDay(most)
+                / HOURS_A_DAY) + " of the phone’s own data.";
     }
 
     private static String monthState(HouseholdFacts facts, RouterRepository.Router router) {

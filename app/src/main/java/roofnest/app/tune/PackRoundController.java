@@ -40,13 +40,13 @@ class PackRoundController {
         return "round-packs";
     }
 
-    /** One all-day event for each day; a day that moves is another event. */
+    /** One all-day event for each visit to a house; a visit keeps its number wherever it moves to. */
     @GetMapping("/round/packs.ics")
     ResponseEntity<String> calendar(@AuthenticationPrincipal Staff staff) {
         CalendarFile file = new CalendarFile("Packs of all houses", clock);
         view(staff).days()
                 .forEach(day -> day.houses().forEach(house -> file.add(new VEvent(day.on(), "Charge " + house.packs() + " · " + house
-                        .name()), "packs-round-" + house.id() + "-" + day.on(),
+                        .name()), "packs-round-" + house.id() + "-" + house.visit(),
                         "The maker’s charger only; not below freezing; never a swollen pack.")));
         return ResponseEntity.ok().contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
                 .header("Content-Disposition", "attachment; filename=\"packs-round.ics\"").body(file.toString());

@@ -3,6 +3,7 @@ package roofnest.app.tune;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -25,8 +26,8 @@ record PackRoundView(String head, boolean overdue, List<Day> days, int houses, b
     /** @param why whose last day it is */
     record Day(LocalDate on, String day, List<House> houses, String why) {}
 
-    /** @param packs names, one after another */
-    record House(long id, String name, String packs) {}
+    /** @param packs names, one after another. @param visit which visit to the house it is, from 1: by that its event is known again */
+    record House(long id, String name, String packs, int visit) {}
 
     private record Pack(JudgedHousehold house, Camera camera) {}
 
@@ -40,9 +41,12 @@ record PackRoundView(String head, boolean overdue, List<Day> days, int houses, b
             }
         }
         ChargeVisits plan = ChargeVisits.fewest(all, today, today.plusDays(HouseholdJudge.DAYS_AHEAD));
+        Map<Long, Integer> visits = new HashMap<>();
         List<Day> days
-                = plan.visits().stream().map(visit -> new Day(visit.on(), DAY.format(visit.on()), houses(packs, visit), packs.get(visit
-                        .forcedBy()).camera().name() + " at " + packs.get(visit.forcedBy()).house().household().name())).toList();
+                = plan.visits().stream()
+                        .map(visit -> new Day(visit.on(), DAY.format(visit.on()), houses(packs, visit, visits), packs.get(visit
+                                .forcedBy()).camera().name() + " at " + packs.get(visit.forcedBy()).house().household().name()))
+                        .toList();
         return new PackRoundView(all.isEmpty() ? "No house has packs that the firm charges" : days.isEmpty()
                 ? "No pack has to be charged in the coming year" : (days.size() == 1 ? "One day" : days.size() + " days")
                         + " in the coming year for all " + all.size() + (all.size() == 1 ? " pack" : " packs"),
@@ -51,15 +55,15 @@ record PackRoundView(String head, boolean overdue, List<Day> days, int houses, b
                 more);
     }
 
-    private static List<House> houses(Map<Long, Pack> packs, ChargeVisits.Visit visit) {
+    private static List<House> houses(Map<Long, Pack> packs, ChargeVisits.Visit visit, Map<Long, Integer> visits) {
         Map<Long, List<Pack>> byHouse
                 = visit.packs().stream().map(packs::get).collect(Collectors.groupingBy(pack -> pack.house().household()
                         .id()));
         return byHouse.values().stream()
                 .map(its -> new House(its.get(0).house().household().id(), its.get(0).house().household().name(), its
-                        .stream().map(pack -> pack.camera().name()).collect(Collectors.joining(", "))))
-                .sorted((a, b) -> a.name().compareTo(b
-                        .name()))
+                        .stream().map(pack -> pack.camera().name()).collect(Collectors.joining(", ")),
+                        visits.merge(its.get(0).house().household().id(), 1, Integer::sum)))
+                .sorted(Comparator.comparing(House::name))
                 .toList();
     }
 }

@@ -91,6 +91,11 @@ public record FootageKept(List<FootageKept.At> places) {
         return facts.footage().of(camera.id()).gbADay(clipsMeanGbADay(camera), camera.model().recording().bitrateMbps());
     }
 
+    /** What its clips come to on a day of a bad week, gigabytes. */
+    public static double clipsBadGbADay(Camera camera) {
+        return Retentions.clips(camera).gbPerDay();
+    }
+
     /** What its clips come to on a mean day, gigabytes. */
     public static double clipsMeanGbADay(Camera camera) {
         return camera.settings().clipsPerDay() * Retention.clipMb(camera.settings().clipSeconds(),
