@@ -144,6 +144,8 @@ final class ModelForm {
                 new Group("Recording and fixing", List.of(
                         number("/recording/bitrateMbps", "Bit rate, Mbit/s"), whole("/recording/cardMaxGb", "Largest card, GB"),
                         whole("/recording/clipMinSeconds", "Shortest clip, s"), whole("/recording/clipMaxSeconds", "Longest clip, s"),
+                        yesNo("/recording/continuous", "Records all the time"),
+                        yesNo("/recording/streams", "Streams to a recorder"),
                         whole("/mount/screws", "Screws"), number("/mount/screwMm", "thick, mm"), whole("/mount/screwLengthMm", "long, mm"),
                         yesNo("/mount/outdoors", "May hang outdoors"), yesNo("/mount/indoors", "Made for rooms"),
                         yesNo("/mount/thread", "Takes the ¼ inch camera screw"),

@@ -113,6 +113,8 @@ record ModelSheet(List<Group> groups, List<Way> ways, List<CueLine> cues, List<S
         lines.add(new Line("At most", model.peopleMax() == null ? "no limit" : model.peopleMax() + " people"));
         lines.add(new Line("Card",
                 model.recording().cardMaxGb() == 0 ? "none in the camera" : "up to " + model.recording().cardMaxGb() + " GB"));
+        lines.add(new Line("Records", model.recording().continuous() ? "when something counts, or all the time" : "when something counts"));
+        lines.add(new Line("Recorder", model.recording().streams() ? "takes its stream" : "cannot take its stream"));
         lines.add(new Line("Mask", model.mask().canMask() ? model.mask().columns() + " × " + model.mask().rows() + " cells" : "none"));
         lines.add(new Line("Outdoors",
                 !model.mount().outdoors() ? "indoors only" : model.mount().mayHangIndoors() ? "may hang outdoors and in" : "outdoors"));
