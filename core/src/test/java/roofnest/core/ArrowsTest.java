@@ -69,6 +69,7 @@ class ArrowsTest {
     @ArchTest static final ArchRule cover_uses = uses("cover");
 
     @ArchTest static final ArchRule care_uses = uses("care", "lang", "catalogue", "power", "promise");
+    @ArchTest static final ArchRule fault_uses = uses("fault", "lang");
 
     @ArchTest static final ArchRule only_the_search_for_spots_uses_the_judge = layeredArchitecture().consideringOnlyDependenciesInLayers()
             .layer("judge").definedBy(CORE + "judge..")

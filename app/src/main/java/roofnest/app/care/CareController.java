@@ -18,6 +18,7 @@ import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
+import roofnest.app.records.FaultCaseRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.LogRepository;
 import roofnest.app.web.Conflict;
@@ -31,10 +32,14 @@ class CareController {
     private final LogRepository log;
     private final CameraRepository cameras;
     private final BatteryCalendar calendar;
+    private final FaultCaseRepository cases;
     private final Clock clock;
 
     CareController(
-            Frames frames, Changes changes, LogRepository log, CameraRepository cameras, BatteryCalendar calendar, Clock clock) {
+            Frames frames, Changes changes, LogRepository log, CameraRepository cameras, BatteryCalendar calendar,
+            FaultCaseRepository cases,
+            Clock clock) {
+        this.cases = cases;
         this.frames = frames;
         this.changes = changes;
         this.log = log;
@@ -147,6 +152,7 @@ class CareController {
         model.addAttribute("kinds", List.of(LogRepository.Kind.values()));
         model.addAttribute("cameras", frame.cameras());
         model.addAttribute("charges", NextCharges.of(frame));
+        model.addAttribute("calls", cases.of(ref.id()).stream().map(each -> CallLine.of(each, frame)).toList());
         model.addAttribute("today", LocalDate.now(clock));
         return "care";
     }

@@ -27,6 +27,7 @@ public class LogRepository implements Archive {
 
     public enum Kind {
         NOTE("note"), CHARGE("pack charged"), CALL("call"), RESET("reset"), FIRMWARE("firmware"),
+        ROUTER("router, provider or Wi-Fi password changed"),
         REPAIR("repair, open");
 
         private final String words;

@@ -1,0 +1,157 @@
+package roofnest.app.care;
+
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+
+import roofnest.app.records.FaultCaseRepository;
+import roofnest.core.fault.Cause;
+import roofnest.core.fault.Cure;
+import roofnest.core.fault.FaultFinder;
+import roofnest.core.fault.Question;
+import roofnest.core.fault.Situation;
+import roofnest.core.lang.Numbers;
+
+/**
+ * How a case stands, and what to ask or try next.
+ *
+ * @param state in words
+ * @param asked the question on the page; empty where trying pays better and none was asked for
+ * @param tries what to try, in order
+ * @param parts that a visit brings
+ * @param known what was counted in before anything was asked
+ */
+record CaseView(FaultCaseRepository.Case of, String state, Optional<Asked> asked, List<Try> tries, String visit, List<String> parts,
+        List<Suspect> suspects, List<Open> open, List<Done> done, List<String> known) {
+    private static final DateTimeFormatter AT = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
+    private static final double ALL_PERCENT = 100;
+    private static final double SHOWN_CHANCE = 0.01;
+    private static final double PART_CHANCE = 0.1;
+
+    /** @param why it is asked now */
+    record Asked(String name, String words, String minutes, String why, List<Choice> choices, boolean next) {}
+
+    /** @param points to what it would make likeliest */
+    record Choice(int number, String words, String points) {}
+
+    record Try(String name, String cause, String words, String minutes, String chance, boolean first) {}
+
+    record Suspect(String words, String percent, double width) {}
+
+    /** A question that can be asked out of turn. */
+    record Open(String name, String words, String tells) {}
+
+    record Done(String what, String answer, String by) {}
+
+    static CaseView of(FaultCaseRepository.Case of, FaultFinder finder, Situation situation, Map<Cause, Double> chances, String wished,
+            List<String> known) {
+        List<FaultFinder.Answer> answers = answers(of);
+        Set<Cause> tried = tried(of);
+        FaultFinder.Standing standing = finder.standing(situation, chances, answers, tried);
+        Optional<FaultFinder.Asking> asking
+                = standing.askings().stream().filter(each -> each.question().name().equals(wished)).findFirst().or(
+                        standing::next);
+        List<Try> tries = new ArrayList<>();
+        standing.tries()
+                .forEach(cause -> tries.add(new Try(cause.name(), cause.words(), cause.cure().words(), minutes(cause.cure().minutes()),
+                        percent(standing.suspects().stream().filter(suspect -> suspect.cause() == cause)
+                                .mapToDouble(FaultFinder.Suspect::chance).sum()
+                                * cause.cure().chance()),
+                        tries.isEmpty())));
+        return new CaseView(of, state(of), of.open() ? asking.map(each -> asked(each, standing, finder.foretold(situation, chances, answers,
+                tried, each.question()))) : Optional.empty(), tries, "A visit, about " + Numbers.fixed(
+                        Cure.VISIT_MINUTES, 0) + " min with an ordinary way",
+                parts(standing), standing.suspects().stream()
+                        .filter(suspect -> suspect.chance() >= SHOWN_CHANCE).map(suspect -> new Suspect(suspect.cause().words(),
+                                percent(suspect.chance()), ALL_PERCENT * Math.min(1, suspect.chance())))
+                        .toList(),
+                standing.askings()
+                        .stream().map(each -> new Open(each.question().name(), each.question().words(), tells(each)))
+                        .toList(),
+                of.steps().stream().map(CaseView::done).toList(), known);
+    }
+
+    static List<FaultFinder.Answer> answers(FaultCaseRepository.Case of) {
+        return of.steps().stream().filter(step -> step.question() != null).map(step -> new FaultFinder.Answer(Question.valueOf(step
+                .question()), step.answer())).toList();
+    }
+
+    static Set<Cause> tried(FaultCaseRepository.Case of) {
+        Set<Cause> tried = EnumSet.noneOf(Cause.class);
+        of.steps().stream().filter(step -> step.cause() != null).forEach(step -> tried.add(Cause.valueOf(step.cause())));
+        return tried;
+    }
+
+    private static String state(FaultCaseRepository.Case of) {
+        return switch (of.state()) {
+            case OPEN -> "open";
+            case VISIT -> "waits for a visit";
+            case CURED -> "cured: " + of.cause().words();
+            case DROPPED -> "closed: there was nothing";
+        };
+    }
+
+    private static Asked asked(FaultFinder.Asking asking, FaultFinder.Standing standing, List<FaultFinder.Suspect> points) {
+        boolean next = standing.next().filter(each -> each.question() == asking.question()).isPresent();
+        List<Choice> choices = new ArrayList<>();
+        for (int i = 0; i < points.size(); i++) {
+            choices.add(new Choice(i, asking.question().answers().get(i), points.get(i).cause().words() + ", " + percent(points.get(i)
+                    .chance())));
+        }
+        return new Asked(asking.question().name(), asking.question().words(), minutes(asking.question().minutes()), next
+                ? "Of all that pays to be asked it tells most for its minutes: " + tells(asking) + ". Trying right away would take "
+                        + minutes(standing.expectedMinutes()) + " in the mean, after this it is " + minutes(asking.expectedMinutes()) + "."
+                : "Asked out of turn: " + tells(asking) + ".", choices, next);
+    }
+
+    private static String tells(FaultFinder.Asking asking) {
+        return Numbers.fixed(asking.bits(), 2) + " bits in " + minutes(asking.question().minutes());
+    }
+
+    /** What a visit brings for whatever is likely enough. */
+    private static List<String> parts(FaultFinder.Standing standing) {
+        return standing.suspects().stream().filter(suspect -> suspect.chance() >= PART_CHANCE).map(suspect -> suspect.cause().cure().part())
+                .filter(part -> !part.isEmpty()).distinct().toList();
+    }
+
+    private static Done done(FaultCaseRepository.Step step) {
+        String by = step.by() + ", " + AT.format(step.at());
+        if (step.cause() != null) {
+            return new Done(Cause.valueOf(step.cause()).cure().words(), "tried; it did not help", by);
+        }
+        FaultFinder.Answer answer = new FaultFinder.Answer(Question.valueOf(step.question()), step.answer());
+        return new Done(answer.question().words(), answer.words(), by);
+    }
+
+    /** What the finder counted in, as sentences. */
+    static List<String> known(Situation situation, int cases) {
+        return Stream.of(situation.packDue() ? "Its pack was reckoned to warn by now." : "", situation.coldNights()
+                ? "Nights are below freezing at this time of the year." : "",
+                situation.webSeason() ? "It is the time of webs and leaves." : "",
+                situation.routerChangedDays() >= 0 && situation.routerChangedDays() <= Situation.JUST_CHANGED_DAYS
+                        ? "The log says that router or password was changed " + situation.routerChangedDays() + " days ago." : "",
+                Double
+                        .isNaN(situation.marginDb()) ? "Nobody knows how strong its link was."
+                                : "Its link was "
+                                        + Numbers.fixed(situation.marginDb(), 0) + " dB over what it needs.",
+                cases == 0
+                        ? "Chances are ordinary ones; the firm has closed no case yet." : "Chances are moved by "
+                                + cases + (cases == 1 ? " case" : " cases") + " that the firm has closed.")
+                .filter(words -> !words.isEmpty()).toList();
+    }
+
+    private static String minutes(double minutes) {
+        return Numbers.fixed(minutes, minutes < 10 && minutes != Math.rint(minutes) ? 1 : 0) + " min";
+    }
+
+    private static String percent(double chance) {
+        double percent = ALL_PERCENT * chance;
+        return percent > 0 && percent < 1 ? "under 1 %" : Numbers.fixed(Math.min(ALL_PERCENT, percent), 0) + " %";
+    }
+}

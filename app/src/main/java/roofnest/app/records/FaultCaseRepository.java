@@ -1,0 +1,160 @@
+package roofnest.app.records;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+import tools.jackson.databind.json.JsonMapper;
+
+import roofnest.app.web.NoSuchPage;
+import roofnest.app.web.StaleEdit;
+import roofnest.core.fault.CaseCounts;
+import roofnest.core.fault.Cause;
+
+/** Calls about cameras that no longer do what they did. */
+@Repository
+public class FaultCaseRepository {
+    private static final int MONTHS_A_SEASON = 3;
+
+    private final JdbcClient jdbc;
+    private final Clock clock;
+    private final JsonMapper json = new JsonMapper();
+
+    FaultCaseRepository(JdbcClient jdbc, Clock clock) {
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    public enum State {
+        OPEN, CURED, VISIT, DROPPED
+    }
+
+    /** By the place's own year: south of the equator it is turned by half a year. */
+    public enum Season {
+        WINTER, SPRING, SUMMER, AUTUMN;
+
+        public static Season of(LocalDate day, double latitudeDeg) {
+            int month = day.getMonthValue() % 12 + (latitudeDeg < 0 ? 6 : 0);
+            return values()[month % 12 / MONTHS_A_SEASON];
+        }
+    }
+
+    /**
+     * One thing that was asked or tried.
+     *
+     * @param question its name; null for something that was tried
+     * @param answer by its number, or −1 for not known. @param cause whose cure was tried and did not help; null for an answer
+     */
+    public record Step(String question, int answer, String cause, String by, OffsetDateTime at) {}
+
+    /** @param cause that it was in the end; null while it is not known */
+    public record Case(long id, long cameraId, String said, List<Step> steps, State state, Cause cause, String modelKey, Season season,
+            String openedBy, OffsetDateTime openedAt, int version) {
+        public boolean open() {
+            return state == State.OPEN || state == State.VISIT;
+        }
+    }
+
+    /** The latest first. */
+    public List<Case> of(long householdId) {
+        return jdbc.sql("select * from fault_case where household_id = :household order by opened_at desc, id desc").param("household",
+                householdId).query(this::row).list();
+    }
+
+    public Case get(long householdId, long id) {
+        return of(householdId).stream().filter(each -> each.id() == id).findFirst().orElseThrow(NoSuchPage::new);
+    }
+
+    public long open(long householdId, long cameraId, String said, String modelKey, Season season, String by) {
+        return jdbc.sql("""
+            insert into fault_case (household_id, camera_id, said, model_key, season, opened_by, opened_at)
+            values (:household, :camera, :said, :model, :season, :by, :now)
+            returning id
+            """).param("household", householdId).param("camera", cameraId).param("said", said).param("model", modelKey)
+                .param("season", season.name()).param("by", by).param("now", OffsetDateTime.now(clock)).query(Long.class).single();
+    }
+
+    /** Writes down one more step of an open case, if nobody changed it since {@code version}. */
+    public void add(long householdId, Case before, Step step, int version) {
+        List<Step> steps = new ArrayList<>(before.steps());
+        steps.add(step);
+        write(householdId, before.id(), steps, version);
+    }
+
+    /** Takes the last step back. */
+    public void undo(long householdId, Case before, int version) {
+        if (before.steps().isEmpty()) {
+            throw new StaleEdit("Somebody else took that back meanwhile.", before.version());
+        }
+        write(householdId, before.id(), before.steps().subList(0, before.steps().size() - 1), version);
+    }
+
+    private void write(long householdId, long id, List<Step> steps, int version) {
+        changed(householdId, id, version, jdbc.sql("""
+            update fault_case set steps = :steps::jsonb, version = version + 1
+            where household_id = :household and id = :id and version = :version and state in ('OPEN', 'VISIT')
+            """).param("steps", json.writeValueAsString(steps)).param("household", householdId).param("id", id).param("version", version)
+                .update());
+    }
+
+    /** It waits for somebody to come. */
+    public void toVisit(long householdId, long id, int version) {
+        changed(householdId, id, version, jdbc.sql("""
+            update fault_case set state = 'VISIT', version = version + 1
+            where household_id = :household and id = :id and version = :version and state = 'OPEN'
+            """).param("household", householdId).param("id", id).param("version", version).update());
+    }
+
+    /** @param cause that it was; empty where there was none after all */
+    public void close(long householdId, long id, Optional<Cause> cause, String by, int version) {
+        changed(householdId, id, version, jdbc.sql("""
+            update fault_case set state = :state, cause = :cause, closed_by = :by, closed_at = :now, version = version + 1
+            where household_id = :household and id = :id and version = :version and state in ('OPEN', 'VISIT')
+            """).param("state", cause.isPresent() ? "CURED" : "DROPPED").param("cause", cause.map(Enum::name).orElse(null)).param("by", by)
+                .param("now", OffsetDateTime.now(clock)).param("household", householdId).param("id", id).param("version", version)
+                .update());
+    }
+
+    private void changed(long householdId, long id, int version, int rows) {
+        if (rows != 1) {
+            throw new StaleEdit("The case", version, get(householdId, id).version());
+        }
+    }
+
+    /** What the firm's closed cases tell: all of them, and those of a model in a season. */
+    public CaseCounts counts(long firmId, String modelKey, Season season) {
+        Map<Cause, Integer> firm = new EnumMap<>(Cause.class);
+        Map<Cause, Integer> here = new EnumMap<>(Cause.class);
+        jdbc.sql("""
+            select c.cause, count(*) as all_of_them, count(*) filter (where c.model_key = :model and c.season = :season) as here
+            from fault_case c join household h on h.id = c.household_id
+            where h.firm_id = :firm and c.state = 'CURED'
+            group by c.cause
+            """).param("firm", firmId).param("model", modelKey).param("season", season.name()).query(row -> {
+            Cause cause = Cause.valueOf(row.getString("cause"));
+            firm.put(cause, row.getInt("all_of_them"));
+            here.put(cause, row.getInt("here"));
+        });
+        return new CaseCounts(firm, here);
+    }
+
+    private Case row(ResultSet row, int n) throws SQLException {
+        return new Case(row.getLong("id"), row.getLong("camera_id"), row.getString("said"), List.of(json.readValue(row.getString("steps"),
+                Step[].class)), State.valueOf(row.getString("state")), row.getString("cause") == null ? null
+                        : Cause.valueOf(row.getString(
+                                "cause")),
+                row.getString("model_key"), Season.valueOf(row.getString("season")), row.getString("opened_by"), row
+                        .getObject("opened_at", OffsetDateTime.class),
+                row.getInt("version"));
+    }
+}
