@@ -3,6 +3,7 @@ package roofnest.app.carry;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 
 import org.springframework.stereotype.Component;
 
@@ -11,12 +12,14 @@ import roofnest.app.records.CardRepository;
 import roofnest.app.records.CloudPlanRepository;
 import roofnest.app.records.FootageListRepository;
 import roofnest.app.records.FootageRepository;
+import roofnest.core.catalogue.AlertSpec;
 import roofnest.core.footage.CardCheck;
 import roofnest.core.footage.CloudPlan;
 import roofnest.core.footage.Keeping;
 import roofnest.core.judge.Camera;
 
-/** Where footage is kept, on its way out of one firm and into another. Plans are the firm's: one is known again by maker and name. */
+/** Where footage is kept, on its way out of one firm and into another. Plans are the firm's: one is known again by maker and name, and
+ * written down where it is not known. */
 @Component
 class CarriedFootage {
     private final FootageRepository footage;
@@ -49,7 +52,7 @@ class CarriedFootage {
         HouseholdFile.KeptSo kept = Optional.ofNullable(footage.of(household).byCamera().get(camera.id()))
                 .map(k -> new HouseholdFile.KeptSo(
                         k.when().name(), k.fromHour(), k.toHour(), k.toRecorder(), k.stopsWhenFull(),
-                        k.plan().map(CloudPlan::name).orElse(null)))
+                        k.plan().map(CarriedFootage::paid).orElse(null)))
                 .orElse(null);
         HouseholdFile.Card card = Optional.ofNullable(cards.of(household).get(camera.id())).map(c -> new HouseholdFile.Card(c.putIn(),
                 c.highEndurance(), c.printedGb(), c.check().map(CardCheck::wroteGb).orElse(null), c.check().map(CardCheck::sameGb).orElse(
@@ -66,11 +69,31 @@ class CarriedFootage {
                 : new HouseholdFile.FootageSet(record.packSince(), worst.isPresent() ? worst.getAsDouble() : null, kept, card, given);
     }
 
+    private static HouseholdFile.PaidPlan paid(CloudPlan plan) {
+        return new HouseholdFile.PaidPlan(plan.name(), plan.centsAMonth(), plan.camerasMost(), plan.keepsDays(), plan.clipMostS(),
+                plan.kinds().stream().map(Enum::name).sorted().toList());
+    }
+
+    /** The firm's own plan of that maker and name; written down there if it has none. */
+    private CloudPlan plan(long firm, String maker, HouseholdFile.PaidPlan in) {
+        return named(firm, maker, in.name()).orElseGet(() -> {
+            plans.say(firm,
+                    new CloudPlan(0, in.name(), maker, in.centsAMonth(), in.camerasMost(), in.keepsDays(), in.clipMostS(), in.kinds()
+                            .stream().map(AlertSpec.Kind::valueOf).collect(Collectors.toSet())),
+                    0);
+            return named(firm, maker, in.name()).orElseThrow();
+        });
+    }
+
+    private Optional<CloudPlan> named(long firm, String maker, String name) {
+        return plans.of(firm).stream().filter(plan -> plan.maker().equals(maker) && plan.name().equals(name)).findFirst();
+    }
+
     void in(long household, long firm, long camera, String maker, HouseholdFile.FootageSet in) {
         Optional.ofNullable(in.keeping()).ifPresent(k -> footage.keep(household, camera, new Keeping(Keeping.When.valueOf(k.when()), k
                 .fromHour(), k.toHour(), k.toRecorder(), k.stopsWhenFull(),
-                plans.of(firm).stream().filter(plan -> plan.maker().equals(maker)
-                        && plan.name().equals(k.plan())).findFirst())));
+                Optional.ofNullable(k.plan()).map(plan -> plan(firm, maker,
+                        plan)))));
         Optional.ofNullable(in.card()).ifPresent(c -> cards.say(household, camera, new CardRepository.Card(c.putIn(), c.highEndurance(), c
                 .printedGb(),
                 c.wroteGb() == null || c.sameGb() == null ? Optional.empty()

@@ -79,11 +79,13 @@ record HouseholdFile(
     /**
      * How it records, what it keeps its footage on, and what of it was given out.
      *
-     * @param plan its name, of the camera's maker; null for none
+     * @param plan of the camera's maker; null for none
      */
     record FootageSet(LocalDate packSince, Double worstWeekShare, KeptSo keeping, Card card, List<GivenOut> givenOut) {}
 
-    record KeptSo(String when, int fromHour, int toHour, boolean toRecorder, boolean stopsWhenFull, String plan) {}
+    record KeptSo(String when, int fromHour, int toHour, boolean toRecorder, boolean stopsWhenFull, PaidPlan plan) {}
+
+    record PaidPlan(String name, long centsAMonth, int camerasMost, int keepsDays, int clipMostS, List<String> kinds) {}
 
     record Card(LocalDate putIn, boolean highEndurance, double printedGb, Double wroteGb, Double sameGb, LocalDate testedOn, String by) {}
 

@@ -75,14 +75,20 @@ class CarriedFootageTest {
             return added;
         });
         CarryIn.Taken without = in.take(demo.staff("petra"), out.zip(ref));
-        assertThat(footage.of(without.ref().id()).byCamera().values()).as("a firm that knows no such plan").singleElement()
-                .isEqualTo(new Keeping(Keeping.When.BOTH, 3, 9, true, true, Optional.empty()));
-        plans.say(without.ref().staff().firmId(), new CloudPlan(0, name, "Vellin", 700, 1, 30, 60, Set.of()), 0);
+        CloudPlan known = plans.of(without.ref().staff().firmId()).stream().filter(each -> each.name().equals(name)).findFirst()
+                .orElseThrow();
+        assertThat(footage.of(without.ref().id()).byCamera().values()).as("a firm that knew no such plan").singleElement()
+                .isEqualTo(new Keeping(Keeping.When.BOTH, 3, 9, true, true, Optional.of(known)));
+        assertThat(known.centsAMonth()).isEqualTo(500);
+        plans.say(without.ref().staff().firmId(), new CloudPlan(known.id(), name, "Vellin", 700, 1, 30, 60, Set.of()), 0);
         CarryIn.Taken taken = in.take(demo.staff("petra"), out.zip(ref));
         HouseholdFile there = out.file(taken.ref().id(), List.of());
         HouseholdFile here = out.file(ref.id(), List.of());
+        assertThat(there.cameras().get(0).settings().footage().keeping().plan().centsAMonth()).as("its own price there").isEqualTo(700);
+        plans.say(without.ref().staff().firmId(), new CloudPlan(known.id(), name, "Vellin", 500, 1, 30, 60, Set.of()), 1);
+        there = out.file(taken.ref().id(), List.of());
         assertThat(there.cameras()).usingRecursiveFieldByFieldElementComparatorIgnoringFields("ref").isEqualTo(here.cameras());
-        assertThat(there.cameras().get(0).settings().footage().keeping().plan()).isEqualTo(name);
+        assertThat(there.cameras().get(0).settings().footage().keeping().plan().name()).isEqualTo(name);
         assertThat(there.cameras().get(0).settings().footage().givenOut()).hasSize(1);
         assertThat(there.hubs()).isEqualTo(here.hubs());
         assertThat(there.footage()).isEqualTo(new HouseholdFile.HouseFootage(2000, true));

@@ -1,0 +1,190 @@
+package roofnest.app.care;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import java.time.LocalDate;
+
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+
+import roofnest.app.AppTest;
+import roofnest.app.DemoPlaces;
+import roofnest.app.firm.Staff;
+import roofnest.app.records.CameraRepository;
+import roofnest.app.records.Changes;
+import roofnest.app.records.FaultCaseRepository;
+import roofnest.app.records.FaultCaseRepository.Season;
+import roofnest.app.records.FaultCaseRepository.State;
+import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.LogRepository;
+import roofnest.core.fault.Cause;
+import roofnest.core.judge.Camera;
+import roofnest.core.promise.Stage;
+import roofnest.core.view.CameraPose;
+
+/** A call is asked step by step, each step can be taken back, and what it was in the end moves the next one. */
+@AppTest
+class CasePageTest {
+    @Autowired private Changes changes;
+    @Autowired private HouseholdRepository households;
+    @Autowired private CameraRepository cameras;
+    @Autowired private FaultCaseRepository cases;
+    @Autowired private LogRepository log;
+    @Autowired private DemoPlaces demo;
+    @Autowired private MockMvc mvc;
+
+    private HouseholdRef ref;
+    private long eye;
+
+    @BeforeEach
+    void aHouseWithOneCamera() {
+        ref = new HouseholdRef(households.add(demo.staff("jory").firmId(), "Calls", "3 Staithe", LocalDate.now().plusDays(2), "gone dark"),
+                demo.staff("jory"));
+        eye = changes.make(ref, Stage.TUNE, () -> cameras.add(ref.id(), "Eye", "cairnlow-eave", new CameraPose(1, 1, 2.4, 0, 5),
+                Camera.Settings.DEFAULT));
+    }
+
+    @AfterEach
+    void nothingIsLearntFromIt() {
+        demo.jdbc().sql("delete from fault_case where household_id = :id").param("id", ref.id()).update();
+    }
+
+    private MockHttpServletResponse send(Staff staff, String path, String... fields) throws Exception {
+        var request = post(ref.path() + "/care/cases" + path).with(user(staff)).with(csrf());
+        for (int i = 0; i < fields.length; i += 2) {
+            request = request.param(fields[i], fields[i + 1]);
+        }
+        return mvc.perform(request).andReturn().getResponse();
+    }
+
+    private long open() throws Exception {
+        String to = send(ref.staff(), "", "about", String.valueOf(eye), "said", "It is <gone>.").getRedirectedUrl();
+        return Long.parseLong(to.replaceAll(".*/", ""));
+    }
+
+    private Document page(long id, String query) throws Exception {
+        return Jsoup.parse(mvc.perform(get(ref.path() + "/care/cases/" + id + query).with(user(ref.staff()))).andReturn().getResponse()
+                .getContentAsString());
+    }
+
+    private String version(long id) {
+        return String.valueOf(cases.get(ref.id(), id).version());
+    }
+
+    private MockHttpServletResponse answer(long id, String question, int answer) throws Exception {
+        return send(ref.staff(), "/" + id + "/answer", "version", version(id), "question", question, "answer", String.valueOf(answer));
+    }
+
+    private static double percent(Document page, String words) {
+        return page.select(".suspects li:contains(" + words + ") b").stream().mapToDouble(b -> Double.parseDouble(b.text().replaceAll(
+                "[^0-9]", ""))).findFirst().orElse(0);
+    }
+
+    @Test
+    void questionsComeOneByOneAndEachIsExplainedAndTakenBack() throws Exception {
+        long id = open();
+        Document first = page(id, "");
+        assertThat(first.select("h1").text()).isEqualTo("Eye: open");
+        assertThat(first.select(".theirs").text()).isEqualTo("It is <gone>.");
+        assertThat(first.select(".ask .meta").last().text()).contains("it tells most for its minutes", "bits in");
+        assertThat(first.select(".answers-list li").last().text()).isEqualTo("don’t know");
+        assertThat(first.select(".side").text()).contains("the firm has closed", "Nothing yet");
+        assertThat(percent(first, "pack is flat")).as("on mains").isZero();
+        assertThat(answer(id, "MAY_RING", 1).getStatus()).isEqualTo(302);
+        Document second = page(id, "");
+        assertThat(percent(second, "does not let the app ring")).isGreaterThan(percent(first, "does not let the app ring") + 30);
+        assertThat(second.select(".side").text()).contains("What do the phone’s settings say", "they are not allowed", "Jory Penhale");
+        assertThat(second.select(".ask h2").text()).doesNotContain("What do the phone’s settings say");
+        assertThat(answer(id, "MAY_RING", 0).getContentAsString()).contains("answered already");
+        assertThat(send(ref.staff(), "/" + id + "/undo", "version", version(id)).getStatus()).isEqualTo(302);
+        assertThat(percent(page(id, ""), "does not let the app ring")).isEqualTo(percent(first, "does not let the app ring"));
+        assertThat(page(id, "?ask=CLOCK").select(".ask h2").text()).as("out of turn").isEqualTo("Is the time in the picture right?");
+        assertThat(page(id, "?ask=NONSENSE").select(".ask h2").text()).isEqualTo(first.select(".ask h2").text());
+    }
+
+    @Test
+    void whatNobodyCanAnswerIsRefusedAndTwoWhoAnswerAtOnceAreToldApart() throws Exception {
+        long id = open();
+        assertThat(answer(id, "MAY_RING", 7).getStatus()).isEqualTo(422);
+        assertThat(answer(id, "GHOSTS", 0).getStatus()).isEqualTo(422);
+        String before = version(id);
+        answer(id, "WHAT", 2);
+        assertThat(send(ref.staff(), "/" + id + "/answer", "version", before, "question", "LIGHT", "answer", "0").getContentAsString())
+                .contains("somebody else");
+        assertThat(cases.get(ref.id(), id).steps()).hasSize(1);
+        send(ref.staff(), "/" + id + "/undo", "version", version(id));
+        assertThat(send(ref.staff(), "/" + id + "/undo", "version", version(id)).getContentAsString()).contains("took that back");
+        assertThat(send(ref.staff(), "", "about", "999999").getStatus()).isEqualTo(409);
+        assertThat(mvc.perform(get(ref.path() + "/care/cases/" + id).with(user(demo.staff("petra")))).andReturn().getResponse().getStatus())
+                .isEqualTo(404);
+    }
+
+    /** What works again is closed with its cause, stands in the log, and moves the chances of the next call of the firm and of no other. */
+    @Test
+    void whatHelpedIsLearntFrom() throws Exception {
+        long id = open();
+        answer(id, "WHAT", 2);
+        assertThat(send(ref.staff(), "/" + id + "/tried", "version", version(id), "cause", "QUIET_HOURS", "works", "no").getStatus())
+                .isEqualTo(302);
+        assertThat(page(id, "").select(".side").text()).contains("End the quiet time", "tried; it did not help");
+        assertThat(cases.get(ref.id(), id).state()).isEqualTo(State.OPEN);
+        double before = percent(page(open(), ""), "app is too old");
+        send(ref.staff(), "/" + id + "/tried", "version", version(id), "cause", "APP_OLD", "works", "yes");
+        assertThat(cases.get(ref.id(), id).cause()).isEqualTo(Cause.APP_OLD);
+        Document cured = page(id, "");
+        assertThat(cured.select("h1").text()).isEqualTo("Eye: cured: the app is too old");
+        assertThat(cured.select("form[action*=/care/cases/]")).as("nothing can be changed any more").isEmpty();
+        assertThat(log.of(ref.id()).get(0).words()).startsWith("It works again: the app is too old.");
+        assertThat(answer(id, "LIGHT", 0).getStatus()).isEqualTo(409);
+        assertThat(percent(page(open(), ""), "app is too old")).isGreaterThan(before);
+        assertThat(cases.counts(demo.staff("petra").firmId(), "cairnlow-eave", Season.WINTER).firm()).isEmpty();
+        assertThat(mvc.perform(get(ref.path() + "/care").with(user(ref.staff()))).andReturn().getResponse().getContentAsString()).contains(
+                "Eye: the app is too old");
+    }
+
+    @Test
+    void aVisitIsNotedWithWhatToBringAndClosedWithWhatItWas() throws Exception {
+        long id = open();
+        answer(id, "LIGHT", 0);
+        answer(id, "WHAT", 0);
+        assertThat(page(id, "").text()).contains("bring: adapter");
+        assertThat(send(ref.staff(), "/" + id + "/visit", "version", version(id)).getStatus()).isEqualTo(302);
+        assertThat(cases.get(ref.id(), id).state()).isEqualTo(State.VISIT);
+        assertThat(log.of(ref.id())).anySatisfy(entry -> {
+            assertThat(entry.kind()).isEqualTo(LogRepository.Kind.REPAIR);
+            assertThat(entry.words()).contains("Likely: it has no power", "Bring: adapter");
+        });
+        assertThat(send(ref.staff(), "/" + id + "/visit", "version", version(id)).getStatus()).as("noted once").isEqualTo(409);
+        assertThat(send(ref.staff(), "/" + id + "/close", "version", version(id), "was", "POWER").getStatus()).isEqualTo(302);
+        assertThat(cases.get(ref.id(), id).state()).isEqualTo(State.CURED);
+        long other = open();
+        send(ref.staff(), "/" + other + "/close", "version", version(other), "was", "");
+        assertThat(cases.get(ref.id(), other).state()).isEqualTo(State.DROPPED);
+    }
+
+    @Test
+    void theLogIsCountedInAndSeasonsTurnSouthOfTheEquator() throws Exception {
+        long id = open();
+        double before = percent(page(id, ""), "Wi-Fi password was changed");
+        changes.run(ref, Stage.CARE, () -> log.add(ref.id(), null, LogRepository.Kind.ROUTER, "new router", LocalDate.now().minusDays(2),
+                "Jory Penhale"));
+        assertThat(page(id, "").select(".side").text()).contains("router or password was changed 2 days ago");
+        assertThat(percent(page(id, ""), "Wi-Fi password was changed")).isGreaterThan(2 * before);
+        assertThat(Season.of(LocalDate.of(2026, 1, 5), 51)).isEqualTo(Season.WINTER);
+        assertThat(Season.of(LocalDate.of(2026, 12, 5), 51)).isEqualTo(Season.WINTER);
+        assertThat(Season.of(LocalDate.of(2026, 1, 5), -37)).isEqualTo(Season.SUMMER);
+        assertThat(Season.of(LocalDate.of(2026, 10, 5), 0)).isEqualTo(Season.AUTUMN);
+        assertThat(Season.of(LocalDate.of(2026, 10, 5), -1)).isEqualTo(Season.SPRING);
+    }
+}
