@@ -94,6 +94,10 @@ class CarriedFootage {
                 .fromHour(), k.toHour(), k.toRecorder(), k.stopsWhenFull(),
                 Optional.ofNullable(k.plan()).map(plan -> plan(firm, maker,
                         plan)))));
+        Optional.ofNullable(in.card()).filter(c -> (c.wroteGb() == null) != (c.sameGb() == null) || (c.wroteGb() == null) != (c
+                .testedOn() == null)).ifPresent(c -> {
+                    throw new IllegalArgumentException("a card that was tested says on which day, what it took and what came back");
+                });
         Optional.ofNullable(in.card()).ifPresent(c -> cards.say(household, camera, new CardRepository.Card(c.putIn(), c.highEndurance(), c
                 .printedGb(),
                 c.wroteGb() == null || c.sameGb() == null ? Optional.empty()

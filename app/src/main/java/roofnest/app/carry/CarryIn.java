@@ -40,6 +40,7 @@ import roofnest.app.records.SpotLookRepository;
 import roofnest.app.records.ClimateRepository;
 import roofnest.app.records.CountedWeekRepository;
 import roofnest.app.records.Changes;
+import roofnest.app.records.FaultCaseRepository;
 import roofnest.app.records.Household;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.LogRepository;
@@ -56,6 +57,9 @@ import roofnest.core.catalogue.WifiSecurity;
 import roofnest.core.document.CheckedJson;
 import roofnest.core.document.DocumentRefused;
 import roofnest.core.catalogue.AlertSpec;
+import roofnest.core.fault.Cause;
+import roofnest.core.fault.FaultFinder;
+import roofnest.core.fault.Question;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.ComingsAndGoings;
 import roofnest.core.judge.Proof;
@@ -220,6 +224,10 @@ public class CarryIn {
                 faults.add("The log speaks of a camera that is not there: " + entry.words());
             }
         }
+        if (!seen.containsAll(each(in.calls()).stream().map(HouseholdFile.Call::camera).toList())
+                || !seen.containsAll(each(in.counted()).stream().map(HouseholdFile.CountedDays::camera).toList())) {
+            faults.add("Somebody called about a camera, or counted its clips, that is not there.");
+        }
         if (each(in.networks()).stream().filter(HouseholdFile.Network::forCameras).count() > 1) {
             faults.add("Cameras join one network; more than one is marked.");
         }
@@ -296,6 +304,7 @@ public class CarryIn {
             books.readings().carryIn(id, each(in.readings()).stream().map(r -> new ReadingRepository.Record(0,
                     new Reading(new SpacePoint(r.xM(), r.yM(), r.zM()), Band.valueOf(r.band()), r.dbm(), r.sdDb()), r.at(), r.by()))
                     .toList());
+            each(in.calls()).forEach(call -> call(id, seen, call, keys));
             log(id, in, seen);
             // Older files do not tell tests on stand-ins from real ones; none of theirs counts.
             each(in.proofs()).stream().filter(p -> p.mark() != null && p.passed() != null && p.said() != null)
@@ -461,6 +470,26 @@ public class CarryIn {
         if (hub.cardGb() != null) {
             books.hubs().sayCard(id, added, hub.cardGb());
         }
+    }
+
+    private void call(long id, Map<Long, Long> seen, HouseholdFile.Call c, Map<String, String> keys) {
+        each(c.steps()).stream().filter(step -> step.question() != null).forEach(step -> new FaultFinder.Answer(Question.valueOf(step
+                .question()), step.answer() == null ? Question.UNKNOWN : step.answer()));
+        boolean over = c.state().equals("CURED") || c.state().equals("DROPPED");
+        if (over != (c.closedAt() != null) || over != (c.closedBy() != null) || c.state().equals("CURED") != (c.cause() != null)) {
+            throw new IllegalArgumentException("a call is closed by somebody, and with a cause where it was cured");
+        }
+        books.cases().put(id, new FaultCaseRepository.Case(0, seen.get(c.camera()), text(c.said()), each(c.steps()).stream().map(
+                s -> new FaultCaseRepository.Step(s.question() == null ? null : Question.valueOf(s.question()).name(),
+                        s.answer() == null ? 0
+                                : s.answer(),
+                        s.cause() == null ? null : Cause.valueOf(s.cause()).name(), s.by(), s.at()))
+                .toList(),
+                FaultCaseRepository.State.valueOf(c.state()), c.cause() == null ? null : Cause.valueOf(c.cause()), keys.getOrDefault(c
+                        .model(), c.model()),
+                FaultCaseRepository.Season.valueOf(c.season()), c.openedBy(), c.openedAt(), c.closedBy(), c
+                        .closedAt(),
+                1));
     }
 
     private static Optional<HouseholdFile.FootageSet> footage(HouseholdFile.Camera c) {

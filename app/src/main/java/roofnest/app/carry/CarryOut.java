@@ -26,6 +26,7 @@ import roofnest.app.prove.TrialRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.ClimateRepository;
 import roofnest.app.records.ComingsRepository;
+import roofnest.app.records.FaultCaseRepository;
 import roofnest.app.records.Household;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HubRepository;
@@ -158,7 +159,10 @@ class CarryOut {
                         named(c.kinds()), c.mark(),
                         c.by(), c.at()))
                         .toList(),
-                books.settings().alertsOut(id), books.settings().footageOut(id), pictures);
+                books.settings().alertsOut(id), books.settings().footageOut(id),
+                books.cases().of(id).stream().filter(c -> carried(carried, c.cameraId()))
+                        .map(CarryOut::call).toList(),
+                pictures);
     }
 
     private static HouseholdFile.Comings comings(ComingsRepository.Said said) {
@@ -237,6 +241,14 @@ class CarryOut {
                 r.addresses().map(RouterRepository.Addresses::to).orElse(null),
                 r.addresses().map(RouterRepository.Addresses::leases).orElse(null),
                 r.upMbps().orElse(null), r.simGb().orElse(null));
+    }
+
+    private static HouseholdFile.Call call(FaultCaseRepository.Case c) {
+        return new HouseholdFile.Call(c.cameraId(), c.said(), c.steps().stream().map(s -> new HouseholdFile.CallStep(s.question(), s
+                .question() == null ? null : Integer.valueOf(s.answer()), s.cause(), s.by(), s.at())).toList(), c.state().name(), c
+                        .cause() == null ? null : c.cause().name(),
+                c.modelKey(), c.season().name(), c.openedBy(), c.openedAt(), c.closedBy(), c
+                        .closedAt());
     }
 
     private static HouseholdFile.Written promise(Promise promise) {

@@ -10,6 +10,7 @@ import roofnest.app.records.CameraRepository;
 import roofnest.app.records.ClimateRepository;
 import roofnest.app.records.ComingsRepository;
 import roofnest.app.records.CountedWeekRepository;
+import roofnest.app.records.FaultCaseRepository;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.HubRepository;
 import roofnest.app.records.LeavingRepository;
@@ -32,6 +33,6 @@ record HouseholdBooks(HouseholdRepository households, ResidentRepository residen
         NetworkRepository networks, RouterRepository routers, OtherThingRepository things, HubRepository hubs, CameraRepository cameras,
         AccessRepository access, LedgerRepository ledger, ReadingRepository readings, LogRepository log, ProofRepository proofs,
         ClimateRepository climates, ComingsRepository comings, CountedWeekRepository counted, TrialRepository trials,
-        RemarkRepository remarks, LeavingRepository leavings,
+        RemarkRepository remarks, LeavingRepository leavings, FaultCaseRepository cases,
         PoseReadingRepository poses, SpotLookRepository looks, SaidLeadRepository leads, CarriedSettings settings,
         Models models) {}

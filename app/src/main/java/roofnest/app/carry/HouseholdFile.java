@@ -24,7 +24,7 @@ record HouseholdFile(
         Map<String, JsonNode> models, List<Network> networks, Router router, List<Thing> things, boolean thingsCounted, List<Hub> hubs,
         List<Camera> cameras, List<Access> access, List<Known> known, List<Screen> screens, List<Reading> readings, List<Entry> log,
         List<Proved> proofs, List<Tested> tests, List<Remark> remarks, List<Look> looks, Climate climate, Comings comings,
-        List<CountedDays> counted, JsonNode alerts, HouseFootage footage,
+        List<CountedDays> counted, JsonNode alerts, HouseFootage footage, List<Call> calls,
         List<Picture> pictures) {
     static final String FORMAT = "roof-nest-household";
     static final int VERSION = 1;
@@ -57,6 +57,12 @@ record HouseholdFile(
     record Thing(String name, int howMany) {}
 
     record Hub(String model, String name, String serial, String stickerKept, String room, Integer cardGb) {}
+
+    /** A call about a camera, with what was answered and tried. @param cause that it was; null while it is not known */
+    record Call(long camera, String said, List<CallStep> steps, String state, String cause, String model, String season, String openedBy,
+            OffsetDateTime openedAt, String closedBy, OffsetDateTime closedAt) {}
+
+    record CallStep(String question, Integer answer, String cause, String by, OffsetDateTime at) {}
 
     /** What the house has for all its cameras. */
     record HouseFootage(int recorderGb, boolean packsByFirm) {}

@@ -2,6 +2,7 @@ package roofnest.app.records;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Types;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -59,7 +60,7 @@ public class FaultCaseRepository {
 
     /** @param cause that it was in the end; null while it is not known */
     public record Case(long id, long cameraId, String said, List<Step> steps, State state, Cause cause, String modelKey, Season season,
-            String openedBy, OffsetDateTime openedAt, int version) {
+            String openedBy, OffsetDateTime openedAt, String closedBy, OffsetDateTime closedAt, int version) {
         public boolean open() {
             return state == State.OPEN || state == State.VISIT;
         }
@@ -82,6 +83,19 @@ public class FaultCaseRepository {
             returning id
             """).param("household", householdId).param("camera", cameraId).param("said", said).param("model", modelKey)
                 .param("season", season.name()).param("by", by).param("now", OffsetDateTime.now(clock)).query(Long.class).single();
+    }
+
+    /** As it was kept elsewhere. */
+    public void put(long householdId, Case of) {
+        jdbc.sql("""
+            insert into fault_case (household_id, camera_id, said, steps, state, cause, model_key, season, opened_by, opened_at, closed_by,
+                                    closed_at)
+            values (:household, :camera, :said, :steps::jsonb, :state, :cause, :model, :season, :by, :at, :closedBy, :closedAt)
+            """).param("household", householdId).param("camera", of.cameraId()).param("said", of.said())
+                .param("steps", json.writeValueAsString(of.steps())).param("state", of.state().name())
+                .param("cause", of.cause() == null ? null : of.cause().name(), Types.VARCHAR).param("model", of.modelKey())
+                .param("season", of.season().name()).param("by", of.openedBy()).param("at", of.openedAt())
+                .param("closedBy", of.closedBy(), Types.VARCHAR).param("closedAt", of.closedAt(), Types.TIMESTAMP_WITH_TIMEZONE).update();
     }
 
     /** Writes down one more step of an open case, if nobody changed it since {@code version}. */
@@ -153,8 +167,8 @@ public class FaultCaseRepository {
                 Step[].class)), State.valueOf(row.getString("state")), row.getString("cause") == null ? null
                         : Cause.valueOf(row.getString(
                                 "cause")),
-                row.getString("model_key"), Season.valueOf(row.getString("season")), row.getString("opened_by"), row
-                        .getObject("opened_at", OffsetDateTime.class),
-                row.getInt("version"));
+                row.getString("model_key"), Season.valueOf(row.getString("season")), row.getString("opened_by"),
+                row.getObject("opened_at", OffsetDateTime.class),
+                row.getString("closed_by"), row.getObject("closed_at", OffsetDateTime.class), row.getInt("version"));
     }
 }
