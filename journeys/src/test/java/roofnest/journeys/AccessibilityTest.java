@@ -105,6 +105,7 @@ class AccessibilityTest {
                 "/power")));
         paths.addAll(
                 List.of(osgood + "/hours", treloar + "/packs", treloar + "/footage", sheet.replace("/sheet", "/footage"), "/round/packs",
+                        "/calls",
                         "/models/plans"));
         paths.add(visit.open(address(visit, "Merrin") + "/tune").page().locator(".camera-tabs a", new Page.LocatorOptions()
                 .setHasText("Drive eye")).getAttribute("href").replaceAll("\\?camera=([0-9]+)", "/$1/views"));

@@ -162,6 +162,56 @@ public class FaultCaseRepository {
         return new CaseCounts(firm, here);
     }
 
+    /** A call of a firm that is still open. */
+    public record OpenCall(long householdId, String household, long id, String camera, State state, OffsetDateTime openedAt, String by) {}
+
+    /** Those of all houses of a firm, the oldest first. */
+    public List<OpenCall> openOf(long firmId, int most) {
+        return jdbc.sql("""
+            select c.household_id, h.name, c.id, k.name as camera, c.state, c.opened_at, c.opened_by
+            from fault_case c join household h on h.id = c.household_id join camera k on k.id = c.camera_id
+            where h.firm_id = :firm and h.archived_at is null and k.removed_at is null and c.state in ('OPEN', 'VISIT')
+            order by c.opened_at, c.id
+            limit :most
+            """).param("firm", firmId).param("most", most)
+                .query((row, n) -> new OpenCall(row.getLong("household_id"), row.getString("name"),
+                        row.getLong("id"), row.getString("camera"), State.valueOf(row.getString("state")), row.getObject("opened_at",
+                                OffsetDateTime.class),
+                        row.getString("opened_by")))
+                .list();
+    }
+
+    /** @param years for which cameras of the model have been in the network, all together. @param cases that were closed with a cause */
+    public record OfModel(String modelKey, int cameras, double years, int cases) {}
+
+    /** What failed of each model that a firm has joined to a network, the most cameras first. */
+    public List<OfModel> byModel(long firmId) {
+        return jdbc.sql("""
+            select k.model_key, count(*) as cameras,
+                   sum(extract(epoch from :now - k.joined_at)) / 31557600.0 as years,
+                   coalesce(sum((select count(*) from fault_case c where c.camera_id = k.id and c.state = 'CURED')), 0) as cases
+            from camera k join household h on h.id = k.household_id
+            where h.firm_id = :firm and k.removed_at is null and k.joined_at is not null
+            group by k.model_key
+            order by count(*) desc, k.model_key
+            """).param("firm", firmId).param("now", OffsetDateTime.now(clock)).query((row, n) -> new OfModel(row.getString("model_key"), row
+                .getInt("cameras"), row.getDouble("years"), row.getInt("cases"))).list();
+    }
+
+    /** How often each cause was it in the end, and in which season, over all houses of a firm. */
+    public Map<Cause, Map<Season, Integer>> bySeason(long firmId) {
+        Map<Cause, Map<Season, Integer>> counts = new EnumMap<>(Cause.class);
+        jdbc.sql("""
+            select c.cause, c.season, count(*) as cases from fault_case c join household h on h.id = c.household_id
+            where h.firm_id = :firm and c.state = 'CURED' group by c.cause, c.season
+            """).param("firm", firmId).query(row -> {
+            counts.computeIfAbsent(Cause.valueOf(row.getString("cause")), any -> new EnumMap<>(Season.class))
+                    .put(Season.valueOf(row.getString(
+                            "season")), row.getInt("cases"));
+        });
+        return counts;
+    }
+
     private Case row(ResultSet row, int n) throws SQLException {
         return new Case(row.getLong("id"), row.getLong("camera_id"), row.getString("said"), List.of(json.readValue(row.getString("steps"),
                 Step[].class)), State.valueOf(row.getString("state")), row.getString("cause") == null ? null

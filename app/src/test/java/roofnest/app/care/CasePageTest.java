@@ -187,4 +187,25 @@ class CasePageTest {
         assertThat(Season.of(LocalDate.of(2026, 10, 5), 0)).isEqualTo(Season.AUTUMN);
         assertThat(Season.of(LocalDate.of(2026, 10, 5), -1)).isEqualTo(Season.SPRING);
     }
+
+    /** Open calls of all houses stand on one page, with what failed and how sure that is; another firm sees none of it. */
+    @Test
+    void allCallsOfTheFirmStandTogether() throws Exception {
+        long id = open();
+        changes.run(ref, Stage.PAIR, () -> cameras.markJoined(ref.id(), eye));
+        demo.jdbc().sql("update camera set joined_at = joined_at - interval '1000 days' where id = :id").param("id", eye).update();
+        Document calls = calls(ref.staff());
+        assertThat(calls.select("tbody tr:contains(Calls)").text()).contains("Eye", "open", "Jory Penhale");
+        assertThat(calls.select("a[href$=/care/cases/" + id + "]")).hasSize(1);
+        assertThat(calls.select("tr:contains(Cairnlow Eave)").text()).contains("too few to tell: anything from");
+        send(ref.staff(), "/" + id + "/close", "version", version(id), "was", "WEB");
+        Document closed = calls(ref.staff());
+        assertThat(closed.select("a[href$=/care/cases/" + id + "]")).isEmpty();
+        assertThat(closed.select("tr:contains(a web or dirt)").text()).contains("1");
+        assertThat(calls(demo.staff("petra")).text()).doesNotContain("Cairnlow Eave", "a web or dirt");
+    }
+
+    private Document calls(Staff staff) throws Exception {
+        return Jsoup.parse(mvc.perform(get("/calls").with(user(staff))).andReturn().getResponse().getContentAsString());
+    }
 }

@@ -8,9 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-
-import com.github.benmanes.caffeine.cache.Caffeine;
-import com.github.benmanes.caffeine.cache.LoadingCache;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * What to ask next, or to try. The chances of everything that may be the matter are weighed by each answer; the next question is the one
@@ -22,11 +20,10 @@ import com.github.benmanes.caffeine.cache.LoadingCache;
  * troubleshooting", 1995.
  */
 public final class FaultFinder {
-    private static final int SHAPES_KEPT = 32;
     private static final double NOTHING = 1e-9;
 
-    private final LoadingCache<Situation.Shape, Hypotheses> shapes = Caffeine.newBuilder().executor(Runnable::run).maximumSize(SHAPES_KEPT)
-            .build(Hypotheses::new);
+    /** There are 32 shapes, and each is counted once. */
+    private final Map<Situation.Shape, Hypotheses> shapes = new ConcurrentHashMap<>();
 
     /** @param answer its number, or {@link Question#UNKNOWN} */
     public record Answer(Question question, int answer) {
@@ -76,7 +73,7 @@ public final class FaultFinder {
 
     /** @param ordinary how often each cause is the reason of a call, by what the firm has seen */
     public Standing standing(Situation situation, Map<Cause, Double> ordinary, List<Answer> answers, Set<Cause> tried) {
-        Hypotheses hypotheses = shapes.get(situation.shape());
+        Hypotheses hypotheses = shapes.computeIfAbsent(situation.shape(), Hypotheses::new);
         double[] weights = weights(hypotheses, situation, ordinary, answers, tried);
         Trying now = trying(hypotheses, weights, tried);
         List<Asking> askings = new ArrayList<>();
@@ -96,7 +93,7 @@ public final class FaultFinder {
     /** What each answer to a question would make likeliest, in the order of its answers. */
     public List<Suspect> foretold(Situation situation, Map<Cause, Double> ordinary, List<Answer> answers, Set<Cause> tried,
             Question question) {
-        Hypotheses hypotheses = shapes.get(situation.shape());
+        Hypotheses hypotheses = shapes.computeIfAbsent(situation.shape(), Hypotheses::new);
         double[] weights = weights(hypotheses, situation, ordinary, answers, tried);
         List<Suspect> likeliest = new ArrayList<>();
         for (int answer = 0; answer < question.answers().size(); answer++) {
