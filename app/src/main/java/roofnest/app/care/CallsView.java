@@ -41,7 +41,8 @@ record CallsView(List<Open> open, boolean more, List<OfModel> models, List<OfCau
                         + ", " + call.by()))
                 .toList(), open.size() > MOST_OPEN,
                 models.stream().map(each -> new OfModel(names.apply(each
-                        .modelKey()), each.cameras(), Numbers.fixed(each.years(), 1), each.cases(), rate(each))).toList(),
+                        .modelKey()), each.cameras(), each.years() < LEAST_YEARS ? "under 0.1" : Numbers.fixed(each.years(), 1),
+                        each.cases(), rate(each))).toList(),
                 causes
                         .entrySet().stream().map(each -> cause(each.getKey(), each.getValue())).sorted(Comparator.comparingInt(
                                 OfCause::cases).reversed())
