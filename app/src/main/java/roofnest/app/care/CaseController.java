@@ -85,7 +85,7 @@ class CaseController {
         int version = form.version();
         return form.save(() -> changes.aside(ref.id(), () -> {
             FaultCaseRepository.Case now = cases.get(ref.id(), id);
-            if (CaseView.answers(now).stream().anyMatch(each -> each.question() == question)) {
+            if (now.answers().stream().anyMatch(each -> each.question() == question)) {
                 throw new Conflict("That was answered already. Take the answer back first.");
             }
             cases.add(ref.id(), now, new FaultCaseRepository.Step(question.name(), answer, null, ref.by(), OffsetDateTime.now(clock)),

@@ -2,7 +2,6 @@ package roofnest.app.care;
 
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -51,8 +50,8 @@ record CaseView(FaultCaseRepository.Case of, String state, Optional<Asked> asked
 
     static CaseView of(FaultCaseRepository.Case of, FaultFinder finder, Situation situation, Map<Cause, Double> chances, String wished,
             List<String> known) {
-        List<FaultFinder.Answer> answers = answers(of);
-        Set<Cause> tried = tried(of);
+        List<FaultFinder.Answer> answers = of.answers();
+        Set<Cause> tried = of.tried();
         FaultFinder.Standing standing = finder.standing(situation, chances, answers, tried);
         Optional<FaultFinder.Asking> asking
                 = standing.askings().stream().filter(each -> each.question().name().equals(wished)).findFirst().or(
@@ -75,17 +74,6 @@ record CaseView(FaultCaseRepository.Case of, String state, Optional<Asked> asked
                         .stream().map(each -> new Open(each.question().name(), each.question().words(), tells(each)))
                         .toList(),
                 of.steps().stream().map(CaseView::done).toList(), known);
-    }
-
-    static List<FaultFinder.Answer> answers(FaultCaseRepository.Case of) {
-        return of.steps().stream().filter(step -> step.question() != null).map(step -> new FaultFinder.Answer(Question.valueOf(step
-                .question()), step.answer())).toList();
-    }
-
-    static Set<Cause> tried(FaultCaseRepository.Case of) {
-        Set<Cause> tried = EnumSet.noneOf(Cause.class);
-        of.steps().stream().filter(step -> step.cause() != null).forEach(step -> tried.add(Cause.valueOf(step.cause())));
-        return tried;
     }
 
     private static String state(FaultCaseRepository.Case of) {

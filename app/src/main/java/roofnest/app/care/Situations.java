@@ -13,21 +13,27 @@ import roofnest.core.footage.Survival;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.FootageKept;
 import roofnest.core.judge.HouseholdFacts;
+import roofnest.core.judge.HouseholdJudge;
+import roofnest.core.judge.Judgement;
 import roofnest.core.power.Climate;
 import roofnest.core.promise.Promise;
 
 /** What is known of a camera before anybody is asked: by its model, its house, the season and the log. */
-final class Situations {
+public final class Situations {
     private static final double NO_PLAN_LATITUDE_DEG = 50;
 
     private Situations() {}
 
-    static double latitude(HouseholdFacts facts) {
+    public static double latitude(HouseholdFacts facts) {
         return facts.plan().map(plan -> plan.latitudeDeg()).orElse(NO_PLAN_LATITUDE_DEG);
     }
 
     static Situation of(Frame frame, Camera camera, List<LogRepository.Entry> log) {
-        HouseholdFacts facts = frame.facts();
+        return of(frame.facts(), frame.judge(), frame.judgement(), camera, log);
+    }
+
+    public static Situation of(HouseholdFacts facts, HouseholdJudge judge, Judgement judgement, Camera camera,
+            List<LogRepository.Entry> log) {
         LocalDate today = facts.today();
         FootageKept kept = FootageKept.of(facts, camera);
         Situation.Shape shape = new Situation.Shape(camera.model().power().onBattery(), camera.model().radio().viaHub(),
@@ -39,15 +45,15 @@ final class Situations {
         int month = Climate.month(today.getMonthValue(), latitude(facts));
         boolean cold = climate.meanC().get(month) - climate.swingC().get(month) / 2 < 0;
         boolean due
-                = camera.model().power().onBattery() && camera.lastCharged().filter(full -> frame.judge().packWarnsIn(facts, camera, full)
+                = camera.model().power().onBattery() && camera.lastCharged().filter(full -> judge.packWarnsIn(facts, camera, full)
                         .filter(days -> !full.plusDays(days).isAfter(today)).isPresent()).isPresent();
         Season season = Season.of(today, latitude(facts));
-        return new Situation(shape, cold, due, margin(frame, camera), changed(log, today), season == Season.AUTUMN);
+        return new Situation(shape, cold, due, margin(judgement, camera), changed(log, today), season == Season.AUTUMN);
     }
 
     /** By how much its link is over what it needs, as it was read or reckoned. */
-    private static double margin(Frame frame, Camera camera) {
-        return frame.judgement().promises().stream().filter(each -> each.promise() instanceof Promise.HoldsLink link && link
+    private static double margin(Judgement judgement, Camera camera) {
+        return judgement.promises().stream().filter(each -> each.promise() instanceof Promise.HoldsLink link && link
                 .cameraId() == camera.id()).flatMap(each -> each.finding().margin().stream().boxed()).findFirst().orElse(Double.NaN);
     }
 

@@ -8,9 +8,12 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -21,6 +24,8 @@ import roofnest.app.web.NoSuchPage;
 import roofnest.app.web.StaleEdit;
 import roofnest.core.fault.CaseCounts;
 import roofnest.core.fault.Cause;
+import roofnest.core.fault.FaultFinder;
+import roofnest.core.fault.Question;
 
 /** Calls about cameras that no longer do what they did. */
 @Repository
@@ -63,6 +68,21 @@ public class FaultCaseRepository {
             String openedBy, OffsetDateTime openedAt, String closedBy, OffsetDateTime closedAt, int version) {
         public boolean open() {
             return state == State.OPEN || state == State.VISIT;
+        }
+
+        /** In the order in which they were given. */
+        public List<FaultFinder.Answer> answers() {
+            return steps.stream().filter(step -> step.question() != null)
+                    .map(step -> new FaultFinder.Answer(Question.valueOf(step.question()),
+                            step.answer()))
+                    .toList();
+        }
+
+        /** What was tried and did not help. */
+        public Set<Cause> tried() {
+            return steps.stream().filter(step -> step.cause() != null).map(step -> Cause.valueOf(step.cause()))
+                    .collect(Collectors.toCollection(
+                            () -> EnumSet.noneOf(Cause.class)));
         }
     }
 
