@@ -33,7 +33,9 @@ class RouteWalkTest {
     private static final List<String> OPEN_TO_ALL = List.of("/sign-in", "/first-firm", "/invitations/{token}", "/prepare/{token}",
             "/prepare/{token}/photos/{photo}", "/prepare/{token}/tick", "/prepare/{token}/wifi",
             "/prepare/{token}/photos", "/prepare/{token}/photos/{photo}/remove", "/prepare/{token}/people", "/prepare/{token}/visit",
-            "/prepare/{token}/visit/other", "/prepare/{token}/visit.ics", "/pack/{token}", "/pack/{token}/pack.pdf", "/reset/{token}");
+            "/prepare/{token}/visit/other", "/prepare/{token}/visit.ics", "/pack/{token}", "/pack/{token}/pack.pdf", "/reset/{token}",
+            "/pack/{token}/help", "/pack/{token}/help/{case}", "/pack/{token}/help/{case}/answer", "/pack/{token}/help/{case}/back",
+            "/pack/{token}/help/{case}/tried");
 
     @Autowired private MockMvc mvc;
     @Autowired private DemoPlaces demo;

@@ -134,7 +134,7 @@ class HelpPageTest {
             attempt = page("/" + id);
         }
         assertThat(attempt.select(".ask h2").text()).isEqualTo("Allow notifications for the app, in the phone’s settings.");
-        assertThat(attempt.select(".said").text()).contains("What is wrong? the phone does not ring");
+        assertThat(attempt.select(".told-list").text()).contains("What is wrong? the phone does not ring");
         assertThat(send("/" + id + "/tried", "version", version(id), "cause", "PERMISSION", "works", "true").getStatus()).isEqualTo(302);
         assertThat(page("/" + id).select("h2").first().text()).startsWith("It works again.").contains("Ladderhall");
         assertThat(cases.get(ref.id(), id).cause()).isEqualTo(Cause.PERMISSION);
