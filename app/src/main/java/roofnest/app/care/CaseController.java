@@ -21,6 +21,7 @@ import roofnest.app.records.FaultCaseRepository;
 import roofnest.app.records.FaultCaseRepository.Season;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.LogRepository;
+import roofnest.app.web.BadInput;
 import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
 import roofnest.app.web.NoSuchPage;
@@ -66,6 +67,9 @@ class CaseController {
             throw new Conflict("That camera is not in the house any more. Choose another one.");
         }
         String said = form.optionalText("said", LONGEST_SAID);
+        if (!form.ok()) {
+            throw new BadInput(form.faultAt("said"));
+        }
         long id = changes.<Long>aside(ref.id(),
                 () -> cases.open(ref.id(), about.get().id(), said, about.get().camera().model().key(), Season
                         .of(frame.facts().today(), Situations.latitude(frame.facts())), ref.by()));

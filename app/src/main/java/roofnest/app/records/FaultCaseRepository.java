@@ -204,14 +204,18 @@ public class FaultCaseRepository {
     /** @param years for which cameras of the model have been in the network, all together. @param cases that were closed with a cause */
     public record OfModel(String modelKey, int cameras, double years, int cases) {}
 
-    /** What failed of each model that a firm has joined to a network, the most cameras first. */
+    /**
+     * What failed of each model that a firm has joined to a network, the most cameras first. Those that were taken out since count for
+     * as long as they were in it: they may be the very ones that failed.
+     */
     public List<OfModel> byModel(long firmId) {
         return jdbc.sql("""
             select k.model_key, count(*) as cameras,
-                   sum(extract(epoch from :now - k.joined_at)) / 31557600.0 as years,
-                   coalesce(sum((select count(*) from fault_case c where c.camera_id = k.id and c.state = 'CURED')), 0) as cases
+                   sum(extract(epoch from greatest(coalesce(k.removed_at, :now) - k.joined_at, interval '0'))) / 31557600.0 as years,
+                   coalesce(sum((select count(*) from fault_case c
+                                 where c.camera_id = k.id and c.state = 'CURED' and c.opened_at >= k.joined_at)), 0) as cases
             from camera k join household h on h.id = k.household_id
-            where h.firm_id = :firm and k.removed_at is null and k.joined_at is not null
+            where h.firm_id = :firm and k.joined_at is not null
             group by k.model_key
             order by count(*) desc, k.model_key
             """).param("firm", firmId).param("now", OffsetDateTime.now(clock)).query((row, n) -> new OfModel(row.getString("model_key"), row

@@ -126,6 +126,8 @@ class CasePageTest {
         send(ref.staff(), "/" + id + "/undo", "version", version(id));
         assertThat(send(ref.staff(), "/" + id + "/undo", "version", version(id)).getContentAsString()).contains("took that back");
         assertThat(send(ref.staff(), "", "about", "999999").getStatus()).isEqualTo(409);
+        assertThat(send(ref.staff(), "", "about", String.valueOf(eye), "said", "x".repeat(401)).getStatus()).isEqualTo(422);
+        assertThat(cases.of(ref.id())).as("no case without its words").hasSize(1);
         assertThat(mvc.perform(get(ref.path() + "/care/cases/" + id).with(user(demo.staff("petra")))).andReturn().getResponse().getStatus())
                 .isEqualTo(404);
     }
@@ -202,6 +204,9 @@ class CasePageTest {
         Document closed = calls(ref.staff());
         assertThat(closed.select("a[href$=/care/cases/" + id + "]")).isEmpty();
         assertThat(closed.select("tr:contains(a web or dirt)").text()).contains("1");
+        changes.run(ref, Stage.PAIR, () -> cameras.remove(ref.id(), eye, "Jory Penhale"));
+        assertThat(calls(ref.staff()).select("tr:contains(Cairnlow Eave)").text()).as("what failed and was taken out still counts")
+                .isEqualTo(closed.select("tr:contains(Cairnlow Eave)").text());
         assertThat(calls(demo.staff("petra")).text()).doesNotContain("Cairnlow Eave", "a web or dirt");
     }
 
