@@ -83,7 +83,7 @@ class ArrowsTest {
                 "java..", "com.google.ortools..", "org.locationtech..", "org.hipparchus..", "org.shredzone..", "tools.jackson..",
                 "com.fasterxml.jackson..", "com.networknt..", "org.apache.commons.csv..", "inet.ipaddr..", "com.google.zxing..",
                 "com.google.re2j..",
-                "io.nayuki.qrcodegen..", "org.jgrapht..");
+                "io.nayuki.qrcodegen..", "org.jgrapht..", "com.google.protobuf..");
         String[] all = Stream.concat(parts, libraries).toArray(String[]::new);
         return classes().that().resideInAPackage(CORE + part + "..").should().onlyDependOnClassesThat().resideInAnyPackage(all)
                 .as(part + " uses only " + String.join(", ", allowed));
