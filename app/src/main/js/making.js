@@ -22,7 +22,8 @@ async function look() {
       state.textContent = "You are signed out. Sign in again.";
       return;
     }
-    state.textContent = answer.ok ? `${Math.round((performance.now() - begun) / 1000)} s so far.`
+    state.textContent = answer.ok
+      ? `${answer.headers.get("X-Progress") ?? ""} ${Math.round((performance.now() - begun) / 1000)} s so far.`.trim()
       : "It could not be made. Go back and try again.";
     if (answer.ok) {
       setTimeout(look, LOOK_EVERY_MS);

@@ -144,6 +144,7 @@ class CaseController {
         changes.ahead(ref, () -> {
             FaultCaseRepository.Case now = cases.get(ref.id(), id);
             cases.close(ref.id(), id, cause, ref.by(), version);
+            log.closeOfCase(ref.id(), id);
             log.add(ref.id(), camera(ref, now), LogRepository.Kind.CALL,
                     cause.map(each -> "It works again: " + each.words() + ". " + each.cure()
                             .words() + ".").orElse("There was nothing the matter."),
@@ -154,17 +155,21 @@ class CaseController {
 
     /** Notes a repair with what to bring; the case stays until somebody says what it was. */
     @PostMapping("/households/{household}/care/cases/{case}/visit")
-    @Says("A repair is noted in the log, with what to bring. Nobody is booked.")
+    @Says("A repair is noted in the log, with its minutes and what to bring. Nobody is booked.")
     String visit(HouseholdRef ref, @PathVariable("case") long id, Form form, Model model) {
         CaseView view = view(frames.frame(ref, Stage.CARE), ref, id, "");
         int version = form.version();
         return form.save(() -> changes.ahead(ref, () -> {
             FaultCaseRepository.Case now = cases.get(ref.id(), id);
-            cases.toVisit(ref.id(), id, version);
+            cases.toVisit(ref.id(), id, view.visitMinutes(), view.parts(), version);
             String likely = view.suspects().stream().limit(3).map(each -> each.words() + " " + each.percent()).collect(Collectors.joining(
                     ", "));
-            log.add(ref.id(), camera(ref, now), LogRepository.Kind.REPAIR, "Likely: " + likely + "." + (view.parts().isEmpty() ? ""
-                    : " Bring: " + String.join(", ", view.parts()) + "."), LocalDate.now(clock), ref.by());
+            log.addRepair(ref.id(),
+                    new LogRepository.Said(camera(ref, now), LogRepository.Kind.REPAIR,
+                            "Likely: " + likely + "." + (view.parts().isEmpty() ? ""
+                                    : " Bring: " + String.join(", ", view.parts()) + "."),
+                            LocalDate.now(clock), null),
+                    id, ref.by());
             return null;
         })) ? back(ref, id) : page(ref, id, form, model);
     }

@@ -23,15 +23,15 @@ import roofnest.core.lang.Numbers;
  * @param state in words
  * @param asked the question on the page; empty where trying pays better and none was asked for
  * @param tries what to try, in order
- * @param parts that a visit brings
+ * @param parts that a visit brings. @param visitMinutes that it takes there
  * @param known what was counted in before anything was asked
  */
-record CaseView(FaultCaseRepository.Case of, String state, Optional<Asked> asked, List<Try> tries, String visit, List<String> parts,
+record CaseView(FaultCaseRepository.Case of, String state, Optional<Asked> asked, List<Try> tries, String visit, int visitMinutes,
+        List<String> parts,
         List<Suspect> suspects, List<Open> open, List<Done> done, List<String> known) {
     private static final DateTimeFormatter AT = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
     private static final double ALL_PERCENT = 100;
     private static final double SHOWN_CHANCE = 0.01;
-    private static final double PART_CHANCE = 0.1;
 
     /** @param why it is asked now */
     record Asked(String name, String words, String minutes, String why, List<Choice> choices, boolean next) {}
@@ -65,8 +65,8 @@ record CaseView(FaultCaseRepository.Case of, String state, Optional<Asked> asked
                         tries.isEmpty())));
         return new CaseView(of, state(of), of.open() ? asking.map(each -> asked(each, standing, finder.foretold(situation, chances, answers,
                 tried, each.question()))) : Optional.empty(), tries, "A visit, about " + Numbers.fixed(
-                        Cure.VISIT_MINUTES, 0) + " min with an ordinary way",
-                parts(standing), standing.suspects().stream()
+                        Cure.VISIT_MINUTES, 0) + " min with an ordinary way; there " + standing.visitMinutes() + " min",
+                standing.visitMinutes(), standing.parts(), standing.suspects().stream()
                         .filter(suspect -> suspect.chance() >= SHOWN_CHANCE).map(suspect -> new Suspect(suspect.cause().words(),
                                 percent(suspect.chance()), ALL_PERCENT * Math.min(1, suspect.chance())))
                         .toList(),
@@ -100,12 +100,6 @@ record CaseView(FaultCaseRepository.Case of, String state, Optional<Asked> asked
 
     private static String tells(FaultFinder.Asking asking) {
         return Numbers.fixed(asking.bits(), 2) + " bits in " + minutes(asking.question().minutes());
-    }
-
-    /** What a visit brings for whatever is likely enough. */
-    private static List<String> parts(FaultFinder.Standing standing) {
-        return standing.suspects().stream().filter(suspect -> suspect.chance() >= PART_CHANCE).map(suspect -> suspect.cause().cure().part())
-                .filter(part -> !part.isEmpty()).distinct().toList();
     }
 
     private static Done done(FaultCaseRepository.Step step) {

@@ -37,6 +37,7 @@ import roofnest.app.records.CameraRepository;
 import roofnest.app.records.PoseReadingRepository;
 import roofnest.app.records.SaidLeadRepository;
 import roofnest.app.records.SpotLookRepository;
+import roofnest.app.records.TermRepository;
 import roofnest.app.records.ClimateRepository;
 import roofnest.app.records.CountedWeekRepository;
 import roofnest.app.records.Changes;
@@ -52,6 +53,7 @@ import roofnest.app.web.Language;
 import roofnest.app.web.ImportRefused;
 import roofnest.core.access.Access;
 import roofnest.core.access.Secret;
+import roofnest.core.care.Coming;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
 import roofnest.core.document.CheckedJson;
@@ -223,6 +225,14 @@ public class CarryIn {
             if (entry.camera() != null && !seen.contains(entry.camera())) {
                 faults.add("The log speaks of a camera that is not there: " + entry.words());
             }
+            if (entry.person() != null && !people.contains(entry.person())) {
+                faults.add("The log speaks of somebody who is not among the people: " + entry.words());
+            }
+        }
+        for (HouseholdFile.Term term : each(in.terms())) {
+            if (term.camera() != null && !seen.contains(term.camera())) {
+                faults.add("Something runs out for a camera that is not there: " + term.what());
+            }
         }
         if (!seen.containsAll(each(in.calls()).stream().map(HouseholdFile.Call::camera).toList())
                 || !seen.containsAll(each(in.counted()).stream().map(HouseholdFile.CountedDays::camera).toList())) {
@@ -305,7 +315,9 @@ public class CarryIn {
                     new Reading(new SpacePoint(r.xM(), r.yM(), r.zM()), Band.valueOf(r.band()), r.dbm(), r.sdDb()), r.at(), r.by()))
                     .toList());
             each(in.calls()).forEach(call -> call(id, seen, call, keys));
-            log(id, in, seen);
+            log(id, in, seen, people);
+            each(in.terms()).forEach(t -> books.terms().add(id, new TermRepository.Row(0, Coming.Kind.valueOf(t.kind()),
+                    t.camera() == null ? null : seen.get(t.camera()), "", t.on(), t.what(), t.by(), 0)));
             // Older files do not tell tests on stand-ins from real ones; none of theirs counts.
             each(in.proofs()).stream().filter(p -> p.mark() != null && p.passed() != null && p.said() != null)
                     .forEach(p -> books.proofs().add(id, new Proof(p.promise() != null ? written.get(p.promise())
@@ -489,7 +501,7 @@ public class CarryIn {
                         .model(), c.model()),
                 FaultCaseRepository.Season.valueOf(c.season()), c.openedBy(), c.openedAt(), c.closedBy(), c
                         .closedAt(),
-                1));
+                c.visitMinutes() == null ? 0 : c.visitMinutes(), each(c.visitParts()), 1));
     }
 
     private static Optional<HouseholdFile.FootageSet> footage(HouseholdFile.Camera c) {
@@ -531,13 +543,14 @@ public class CarryIn {
         return added;
     }
 
-    private void log(long id, HouseholdFile in, Map<Long, Long> seen) {
+    private void log(long id, HouseholdFile in, Map<Long, Long> seen, Map<Long, Long> people) {
         // Written from the oldest on, so that those of one day keep their order.
         List<HouseholdFile.Entry> entries = new ArrayList<>(each(in.log()));
         Collections.reverse(entries);
         for (HouseholdFile.Entry e : entries) {
             books.log().add(id,
-                    new LogRepository.Said(e.camera() == null ? null : seen.get(e.camera()), LogRepository.Kind.valueOf(e.kind()),
+                    new LogRepository.Said(e.camera() == null ? null : seen.get(e.camera()), e.person() == null ? null
+                            : people.get(e.person()), LogRepository.Kind.valueOf(e.kind()),
                             e.words(),
                             e.on(), e.nextOn()),
                     e.by());

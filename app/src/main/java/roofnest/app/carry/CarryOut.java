@@ -10,6 +10,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.TreeMap;
 import java.util.zip.ZipEntry;
@@ -113,6 +114,7 @@ class CarryOut {
                         Optional.ofNullable(looks.get(record.id())).map(CarryOut::look).orElse(null),
                         Optional.ofNullable(leads.get(record.id())).map(CarryOut::lead).orElse(null)))
                 .toList();
+        Set<Long> known = books.residents().of(id).stream().map(r -> r.id()).collect(Collectors.toSet());
         return new HouseholdFile(HouseholdFile.FORMAT, HouseholdFile.VERSION,
                 new HouseholdFile.Particulars(h.name(), h.address(), h.phone(), h.stage().name(), h.notes(), h.handedOverAt(),
                         books.households().language(id).code()),
@@ -142,8 +144,8 @@ class CarryOut {
                         r.reading().at().zM(), r.reading().band().name(), r.reading().rssiDbm(), r.reading().sdDb(), r.at(), r.by()))
                         .toList(),
                 books.log().of(id).stream().map(e -> new HouseholdFile.Entry(e.kind().name(), e.words(),
-                        carried.stream().anyMatch(c -> e.cameraId() != null && c.ref() == e.cameraId()) ? e.cameraId() : null, e.on(),
-                        e.nextOn(),
+                        carried.stream().anyMatch(c -> e.cameraId() != null && c.ref() == e.cameraId()) ? e.cameraId() : null,
+                        known.contains(e.residentId()) ? e.residentId() : null, e.on(), e.nextOn(),
                         e.by(), e.closed())).toList(),
                 books.proofs().of(id).stream().filter(p -> carried(carried, p.cameraId())).map(CarryOut::proof)
                         .toList(),
@@ -162,6 +164,8 @@ class CarryOut {
                 books.settings().alertsOut(id), books.settings().footageOut(id),
                 books.cases().of(id).stream().filter(c -> carried(carried, c.cameraId()))
                         .map(CarryOut::call).toList(),
+                books.terms().of(id).stream().map(t -> new HouseholdFile.Term(t.kind().name(), t.cameraId(), t.on(), t.what(), t.by()))
+                        .toList(),
                 pictures);
     }
 
@@ -248,7 +252,8 @@ class CarryOut {
                 .question() == null ? null : Integer.valueOf(s.answer()), s.cause(), s.by(), s.at())).toList(), c.state().name(), c
                         .cause() == null ? null : c.cause().name(),
                 c.modelKey(), c.season().name(), c.openedBy(), c.openedAt(), c.closedBy(), c
-                        .closedAt());
+                        .closedAt(),
+                c.visitMinutes() == 0 ? null : Integer.valueOf(c.visitMinutes()), c.visitParts());
     }
 
     private static HouseholdFile.Written promise(Promise promise) {

@@ -26,6 +26,7 @@ import roofnest.app.records.ResidentRepository;
 import roofnest.app.records.RouterRepository;
 import roofnest.app.records.SaidLeadRepository;
 import roofnest.app.records.SpotLookRepository;
+import roofnest.app.records.TermRepository;
 
 /** Everywhere that a household is written down: what goes out and what comes in go through the same. */
 @Component
@@ -33,6 +34,6 @@ record HouseholdBooks(HouseholdRepository households, ResidentRepository residen
         NetworkRepository networks, RouterRepository routers, OtherThingRepository things, HubRepository hubs, CameraRepository cameras,
         AccessRepository access, LedgerRepository ledger, ReadingRepository readings, LogRepository log, ProofRepository proofs,
         ClimateRepository climates, ComingsRepository comings, CountedWeekRepository counted, TrialRepository trials,
-        RemarkRepository remarks, LeavingRepository leavings, FaultCaseRepository cases,
+        RemarkRepository remarks, LeavingRepository leavings, FaultCaseRepository cases, TermRepository terms,
         PoseReadingRepository poses, SpotLookRepository looks, SaidLeadRepository leads, CarriedSettings settings,
         Models models) {}

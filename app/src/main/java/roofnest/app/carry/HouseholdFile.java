@@ -25,6 +25,7 @@ record HouseholdFile(
         List<Camera> cameras, List<Access> access, List<Known> known, List<Screen> screens, List<Reading> readings, List<Entry> log,
         List<Proved> proofs, List<Tested> tests, List<Remark> remarks, List<Look> looks, Climate climate, Comings comings,
         List<CountedDays> counted, JsonNode alerts, HouseFootage footage, List<Call> calls,
+        List<Term> terms,
         List<Picture> pictures) {
     static final String FORMAT = "roof-nest-household";
     static final int VERSION = 1;
@@ -60,7 +61,10 @@ record HouseholdFile(
 
     /** A call about a camera, with what was answered and tried. @param cause that it was; null while it is not known */
     record Call(long camera, String said, List<CallStep> steps, String state, String cause, String model, String season, String openedBy,
-            OffsetDateTime openedAt, String closedBy, OffsetDateTime closedAt) {}
+            OffsetDateTime openedAt, String closedBy, OffsetDateTime closedAt, Integer visitMinutes, List<String> visitParts) {}
+
+    /** What runs out on a day that was written down. @param camera null for the whole house */
+    record Term(String kind, Long camera, LocalDate on, String what, String by) {}
 
     record CallStep(String question, Integer answer, String cause, String by, OffsetDateTime at) {}
 
@@ -158,7 +162,7 @@ record HouseholdFile(
 
     record Reading(double xM, double yM, double zM, String band, double dbm, double sdDb, OffsetDateTime at, String by) {}
 
-    record Entry(String kind, String words, Long camera, LocalDate on, LocalDate nextOn, String by, boolean closed) {}
+    record Entry(String kind, String words, Long camera, Long person, LocalDate on, LocalDate nextOn, String by, boolean closed) {}
 
     /** @param promise that was written, by its ref; null for one that every camera brings, named by {@code brought} */
     record Proved(Long promise, String brought, long camera, Boolean passed, Double measured, String light, String said, String mark,

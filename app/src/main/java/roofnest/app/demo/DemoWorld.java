@@ -38,9 +38,11 @@ class DemoWorld implements ApplicationRunner {
     private final DemoTools tools;
     private final PriceBook prices;
     private final CloudPlanRepository plans;
+    private final DemoMarram inCare;
     private final Clock clock;
 
     DemoWorld(RoofNestProperties properties, FirmRepository firms, Hiring hiring, DemoQuiller quiller, DemoNeighbours neighbours,
+            DemoMarram inCare,
             DemoMaltings maltings,
             DemoKilnLane kilnLane, DemoTools tools, PriceBook prices, CloudPlanRepository plans, Clock clock) {
         this.plans = plans;
@@ -53,6 +55,7 @@ class DemoWorld implements ApplicationRunner {
         this.hiring = hiring;
         this.quiller = quiller;
         this.neighbours = neighbours;
+        this.inCare = inCare;
         this.clock = clock;
     }
 
@@ -74,7 +77,9 @@ class DemoWorld implements ApplicationRunner {
         price(ladderhall);
 
         long marram = hiring.foundFirm("Marram Lane", person("Petra Vayle", "petra@marramlane.example", Role.OWNER));
-        neighbours.makeOther(marram, firms.findByEmail("petra@marramlane.example").orElseThrow(), today);
+        Staff petra = firms.findByEmail("petra@marramlane.example").orElseThrow();
+        neighbours.makeOther(marram, petra, today);
+        inCare.make(petra, today);
         tools.settleDues();
         LOG.info("The demo world is loaded");
     }

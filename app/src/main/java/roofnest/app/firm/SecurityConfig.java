@@ -61,7 +61,7 @@ class SecurityConfig {
         http.authorizeHttpRequests(requests -> requests
                 // From inside alone: whoever was let in, or is to be shown the door, was decided before.
                 .dispatcherTypeMatchers(DispatcherType.FORWARD).permitAll()
-                .requestMatchers("/sign-in", "/first-firm", "/invitations/*", "/prepare/**", "/pack/**", "/reset/*", "/error")
+                .requestMatchers("/sign-in", "/first-firm", "/invitations/*", "/prepare/**", "/pack/**", "/reset/*", "/feed/*", "/error")
                 .permitAll()
                 .requestMatchers("/webauthn/authenticate/options", "/login/webauthn").permitAll()
                 .requestMatchers("/webauthn/register", "/webauthn/register/options")

@@ -107,6 +107,12 @@ public class Changes {
         return result;
     }
 
+    /** What comes up is reckoned anew, though nothing was changed: days have gone by. */
+    @Transactional
+    public void reckon(long householdId) {
+        judge(metrics.waitingForLock(() -> households.lock(householdId)));
+    }
+
     /** The work of a house that was handed over is done, but for its care, until somebody opens the case again. */
     private static HouseholdRepository.Locked open(HouseholdRepository.Locked locked, Stage stage) {
         if (locked.handedOverAt() != null && stage != Stage.CARE) {
@@ -122,7 +128,7 @@ public class Changes {
         JudgedHouseholds.Kept now = anew.kept();
         findings.replace(locked.id(), now.judgement());
         households.tally(locked.id(), now.judgement());
-        dues.follow(household, anew.facts(), anew.judge());
+        dues.follow(household, anew.facts(), anew.judge(), now.judgement());
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {

@@ -10,6 +10,8 @@ import roofnest.core.care.WorkAhead;
 import roofnest.core.judge.Camera;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.HouseholdJudge;
+import roofnest.core.judge.Judgement;
+import roofnest.core.judge.WhatComes;
 import roofnest.core.promise.Stage;
 
 /** Keeps what is next at a household in step with its work, unless somebody set it by hand. */
@@ -21,16 +23,27 @@ class DueLines {
     private final AppointmentRepository appointments;
     private final LogRepository log;
     private final FootageRepository footage;
+    private final CareRecords records;
+    private final ComingRepository coming;
 
-    DueLines(HouseholdRepository households, AppointmentRepository appointments, LogRepository log, FootageRepository footage) {
+    DueLines(
+            HouseholdRepository households, AppointmentRepository appointments, LogRepository log, FootageRepository footage,
+            CareRecords records, ComingRepository coming) {
         this.households = households;
+        this.records = records;
+        this.coming = coming;
         this.appointments = appointments;
         this.log = log;
         this.footage = footage;
     }
 
     /** Looked at anew inside a change of the household. @param judge of the house as it stands now */
-    void follow(Household household, HouseholdFacts facts, HouseholdJudge judge) {
+    void follow(Household household, HouseholdFacts facts, HouseholdJudge judge, Judgement judgement) {
+        if (household.inCare()) {
+            coming.replace(household.id(), facts.today(), WhatComes.of(facts, judge, judgement, records.of(household, facts.today())));
+        } else {
+            coming.clear(household.id());
+        }
         if (!household.due().byHand()) {
             households.setDue(household.id(), next(household, facts, judge));
         }
@@ -51,7 +64,7 @@ class DueLines {
                 .stream().findFirst();
     }
 
-    private static WorkAhead.Noted noted(LogRepository.Entry entry) {
+    static WorkAhead.Noted noted(LogRepository.Entry entry) {
         return new WorkAhead.Noted(entry.words(), entry.on(), Optional.ofNullable(entry.nextOn()));
     }
 

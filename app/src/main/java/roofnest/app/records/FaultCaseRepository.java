@@ -7,6 +7,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -63,9 +64,14 @@ public class FaultCaseRepository {
      */
     public record Step(String question, int answer, String cause, String by, OffsetDateTime at) {}
 
-    /** @param cause that it was in the end; null while it is not known */
+    /**
+     * @param cause that it was in the end; null while it is not known
+     * @param visitMinutes what a visit was found to take when it was decided on; 0 where none was
+     * @param visitParts and to want in the van
+     */
     public record Case(long id, long cameraId, String said, List<Step> steps, State state, Cause cause, String modelKey, Season season,
-            String openedBy, OffsetDateTime openedAt, String closedBy, OffsetDateTime closedAt, int version) {
+            String openedBy, OffsetDateTime openedAt, String closedBy, OffsetDateTime closedAt, int visitMinutes, List<String> visitParts,
+            int version) {
         public boolean open() {
             return state == State.OPEN || state == State.VISIT;
         }
@@ -109,13 +115,15 @@ public class FaultCaseRepository {
     public void put(long householdId, Case of) {
         jdbc.sql("""
             insert into fault_case (household_id, camera_id, said, steps, state, cause, model_key, season, opened_by, opened_at, closed_by,
-                                    closed_at)
-            values (:household, :camera, :said, :steps::jsonb, :state, :cause, :model, :season, :by, :at, :closedBy, :closedAt)
+                                    closed_at, visit_minutes, visit_parts)
+            values (:household, :camera, :said, :steps::jsonb, :state, :cause, :model, :season, :by, :at, :closedBy, :closedAt,
+                    nullif(:minutes, 0), :parts)
             """).param("household", householdId).param("camera", of.cameraId()).param("said", of.said())
                 .param("steps", json.writeValueAsString(of.steps())).param("state", of.state().name())
                 .param("cause", of.cause() == null ? null : of.cause().name(), Types.VARCHAR).param("model", of.modelKey())
                 .param("season", of.season().name()).param("by", of.openedBy()).param("at", of.openedAt())
-                .param("closedBy", of.closedBy(), Types.VARCHAR).param("closedAt", of.closedAt(), Types.TIMESTAMP_WITH_TIMEZONE).update();
+                .param("closedBy", of.closedBy(), Types.VARCHAR).param("closedAt", of.closedAt(), Types.TIMESTAMP_WITH_TIMEZONE)
+                .param("minutes", of.visitMinutes()).param("parts", of.visitParts().toArray(String[]::new)).update();
     }
 
     /** Writes down one more step of an open case, if nobody changed it since {@code version}. */
@@ -141,12 +149,13 @@ public class FaultCaseRepository {
                 .update());
     }
 
-    /** It waits for somebody to come. */
-    public void toVisit(long householdId, long id, int version) {
+    /** It waits for somebody to come. @param minutes that the visit is reckoned to take there. @param parts to bring */
+    public void toVisit(long householdId, long id, int minutes, List<String> parts, int version) {
         changed(householdId, id, version, jdbc.sql("""
-            update fault_case set state = 'VISIT', version = version + 1
+            update fault_case set state = 'VISIT', visit_minutes = :minutes, visit_parts = :parts, version = version + 1
             where household_id = :household and id = :id and version = :version and state = 'OPEN'
-            """).param("household", householdId).param("id", id).param("version", version).update());
+            """).param("minutes", minutes).param("parts", parts.toArray(String[]::new)).param("household", householdId).param("id", id)
+                .param("version", version).update());
     }
 
     /** @param cause that it was; empty where there was none after all */
@@ -243,6 +252,7 @@ public class FaultCaseRepository {
                                 "cause")),
                 row.getString("model_key"), Season.valueOf(row.getString("season")), row.getString("opened_by"),
                 row.getObject("opened_at", OffsetDateTime.class),
-                row.getString("closed_by"), row.getObject("closed_at", OffsetDateTime.class), row.getInt("version"));
+                row.getString("closed_by"), row.getObject("closed_at", OffsetDateTime.class), row.getInt("visit_minutes"),
+                Arrays.asList((String[]) row.getArray("visit_parts").getArray()), row.getInt("version"));
     }
 }

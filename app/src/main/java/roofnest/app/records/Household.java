@@ -57,6 +57,11 @@ public record Household(
         }
     }
 
+    /** Whether only its care is left, handed over or not. */
+    public boolean inCare() {
+        return handedOver() || stage == Stage.CARE;
+    }
+
     public boolean handedOver() {
         return handedOverAt != null;
     }

@@ -370,6 +370,16 @@ public class HouseholdRepository {
                 .update() == 1;
     }
 
+    /** Puts a household of the firm on a day for what is said, if nobody set anything since {@code version}. @return whether nobody did */
+    public boolean book(long firmId, long id, LocalDate day, String what, int version) {
+        return jdbc.sql("""
+            update household
+            set due_on = :day, due_what = :what, due_by_hand = true, particulars_version = particulars_version + 1
+            where id = :id and firm_id = :firm and particulars_version = :version and archived_at is null
+            """).param("day", day).param("what", DueLines.cut(what)).param("id", id).param("firm", firmId).param("version", version)
+                .update() == 1;
+    }
+
     /** Moves the work on to a stage; it never moves back by itself. */
     void reach(Locked locked, Stage stage) {
         if (locked.stage().compareTo(stage) < 0) {

@@ -27,7 +27,8 @@ public class LogRepository implements Archive {
 
     public enum Kind {
         NOTE("note"), CHARGE("pack charged"), CALL("call"), RESET("reset"), FIRMWARE("firmware"),
-        ROUTER("router, provider or Wi-Fi password changed"),
+        ROUTER("router, provider or Wi-Fi password changed"), CARD("card changed"), MOVED("camera moved or turned"),
+        PHONE("somebody has a new phone"), LEFT("somebody left the house"), LOOK("yearly look"),
         REPAIR("repair, open");
 
         private final String words;
@@ -43,12 +44,15 @@ public class LogRepository implements Archive {
 
     /**
      * @param camera its name; empty for the whole house
+     * @param residentId whom it is about; null for nobody
+     * @param resident their name; empty for nobody
+     * @param caseId the call that a repair belongs to; null for none
      * @param nextOn when what it is about comes up again; null when it does not
      * @param changedBy who changed it last; null while it stands as written
      * @param closed whether a repair is done
      */
-    public record Entry(long id, Kind kind, String words, Long cameraId, String camera, LocalDate on, String by, LocalDate nextOn,
-            String changedBy, boolean closed, int version) {
+    public record Entry(long id, Kind kind, String words, Long cameraId, String camera, Long residentId, String resident, Long caseId,
+            LocalDate on, String by, LocalDate nextOn, String changedBy, boolean closed, int version) {
         public boolean open() {
             return kind == Kind.REPAIR && !closed;
         }
@@ -56,32 +60,42 @@ public class LogRepository implements Archive {
 
     public List<Entry> of(long householdId) {
         return jdbc.sql("""
-            select e.id, e.kind, e.words, e.camera_id, coalesce(c.name, '') as camera, e.happened_on, e.by_name, e.next_on, e.changed_by,
-                   e.closed_at, e.version
-            from log_entry e left join camera c on c.id = e.camera_id
+            select e.id, e.kind, e.words, e.camera_id, coalesce(c.name, '') as camera, e.resident_id, coalesce(r.name, '') as resident,
+                   e.fault_case_id, e.happened_on, e.by_name, e.next_on, e.changed_by, e.closed_at, e.version
+            from log_entry e left join camera c on c.id = e.camera_id left join resident r on r.id = e.resident_id
             where e.household_id = :householdId and e.removed_at is null
             order by e.happened_on desc, e.id desc
             """)
                 .param("householdId", householdId)
                 .query((row, n) -> new Entry(row.getLong("id"), Kind.valueOf(row.getString("kind")), row.getString("words"),
-                        row.getObject("camera_id", Long.class), row.getString("camera"), row.getObject("happened_on", LocalDate.class),
+                        row.getObject("camera_id", Long.class), row.getString("camera"), row.getObject("resident_id", Long.class),
+                        row.getString("resident"), row.getObject("fault_case_id", Long.class),
+                        row.getObject("happened_on", LocalDate.class),
                         row.getString("by_name"), row.getObject("next_on", LocalDate.class), row.getString("changed_by"),
                         row.getObject("closed_at") != null, row.getInt("version")))
                 .list();
     }
 
-    /** What an entry says. @param nextOn when it comes up again; null when it does not */
-    public record Said(Long cameraId, Kind kind, String words, LocalDate on, LocalDate nextOn) {}
+    /** What an entry says. @param residentId whom it is about, or null. @param nextOn when it comes up again; null when it does not */
+    public record Said(Long cameraId, Long residentId, Kind kind, String words, LocalDate on, LocalDate nextOn) {
+        /** About nobody. */
+        public Said(Long cameraId, Kind kind, String words, LocalDate on, LocalDate nextOn) {
+            this(cameraId, null, kind, words, on, nextOn);
+        }
+    }
 
     /** Changes an entry if nobody changed it since {@code version}. */
     public void change(long householdId, long id, Said said, String by, int version) {
-        int rows = jdbc.sql("""
-            update log_entry
-            set camera_id = :cameraId, kind = :kind, words = :words, happened_on = :on, next_on = :next, changed_at = :now,
-                changed_by = :by, version = version + 1
-            where household_id = :householdId and id = :id and version = :version and removed_at is null
-            """)
+        int rows = jdbc
+                .sql("""
+                    update log_entry
+                    set camera_id = :cameraId, resident_id = :resident, kind = :kind, words = :words, happened_on = :on,
+                        next_on = :next, changed_at = :now,
+                        changed_by = :by, version = version + 1
+                    where household_id = :householdId and id = :id and version = :version and removed_at is null
+                    """)
                 .param("cameraId", said.cameraId(), Types.BIGINT)
+                .param("resident", said.residentId(), Types.BIGINT)
                 .param("kind", said.kind().name())
                 .param("words", said.words())
                 .param("on", said.on())
@@ -126,12 +140,32 @@ public class LogRepository implements Archive {
     }
 
     public void add(long householdId, Said said, String by) {
+        add(householdId, said, null, by);
+    }
+
+    /** A repair that a call has led to; it is done when the call is. */
+    public void addRepair(long householdId, Said said, long caseId, String by) {
+        add(householdId, said, caseId, by);
+    }
+
+    /** The repairs of a call are done. */
+    public void closeOfCase(long householdId, long caseId) {
         jdbc.sql("""
-            insert into log_entry (household_id, camera_id, kind, words, happened_on, next_on, by_name, written_at)
-            values (:householdId, :cameraId, :kind, :words, :on, :next, :by, :now)
+            update log_entry set closed_at = :now where household_id = :household and fault_case_id = :case and kind = 'REPAIR'
+              and closed_at is null
+            """).param("now", OffsetDateTime.now(clock)).param("household", householdId).param("case", caseId).update();
+    }
+
+    private void add(long householdId, Said said, Long caseId, String by) {
+        jdbc.sql("""
+            insert into log_entry (household_id, camera_id, resident_id, fault_case_id, kind, words, happened_on, next_on, by_name,
+                                   written_at)
+            values (:householdId, :cameraId, :resident, :case, :kind, :words, :on, :next, :by, :now)
             """)
                 .param("householdId", householdId)
                 .param("cameraId", said.cameraId(), Types.BIGINT)
+                .param("resident", said.residentId(), Types.BIGINT)
+                .param("case", caseId, Types.BIGINT)
                 .param("kind", said.kind().name())
                 .param("words", said.words())
                 .param("on", said.on())

@@ -26,19 +26,23 @@ public class RoundRepository {
         this.appointments = appointments;
     }
 
-    /** @param appointment empty until somebody noted one for that day */
-    public record Due(long id, String name, String address, String what, Optional<AppointmentRepository.Window> appointment) {}
+    /** @param inCare whether only its care is left. @param appointment empty until somebody noted one for that day */
+    public record Due(long id, String name, String address, String what, boolean inCare,
+            Optional<AppointmentRepository.Window> appointment) {}
 
     List<Due> due(long firmId, LocalDate day) {
-        return jdbc.sql("""
-            select h.id, h.name, h.address, h.due_what, a.from_minute, a.until_minute, a.minutes
-            from household h left join appointment a on a.household_id = h.id and a.on_day = h.due_on and a.cancelled_at is null
-            where h.firm_id = :firm and h.due_on = :day and h.archived_at is null
-            order by h.name, h.id
-            """)
+        return jdbc
+                .sql("""
+                     select h.id, h.name, h.address, h.due_what, (h.handed_over_at is not null or h.stage = 'CARE') as cared,
+                    a.from_minute, a.until_minute, a.minutes
+                     from household h left join appointment a on a.household_id = h.id and a.on_day = h.due_on and a.cancelled_at is null
+                     where h.firm_id = :firm and h.due_on = :day and h.archived_at is null
+                     order by h.name, h.id
+                     """)
                 .param("firm", firmId)
                 .param("day", day)
                 .query((row, n) -> new Due(row.getLong("id"), row.getString("name"), row.getString("address"), row.getString("due_what"),
+                        row.getBoolean("cared"),
                         row.getObject("minutes") == null ? Optional.empty()
                                 : Optional
                                         .of(new AppointmentRepository.Window(row.getInt("from_minute"), row.getInt("until_minute"),
@@ -67,6 +71,15 @@ public class RoundRepository {
                     minutes.put(new Way(row.getLong("from_id"), row.getLong("to_id")), row.getInt("minutes"));
                 });
         return minutes;
+    }
+
+    /** Areas of all households between which somebody told a way. */
+    Map<Long, String> areas(long firmId) {
+        Map<Long, String> areas = new HashMap<>();
+        jdbc.sql("select id, area from household where firm_id = :firm and area <> ''").param("firm", firmId).query(row -> {
+            areas.put(row.getLong("id"), row.getString("area"));
+        });
+        return areas;
     }
 
     public void setTravel(long firmId, Way way, int minutes) {

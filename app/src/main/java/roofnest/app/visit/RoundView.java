@@ -30,9 +30,9 @@ record RoundView(
     private static final BarChart.Size SIZE = new BarChart.Size(120, 700, 12);
     private static final int MIDNIGHT = 24 * 60;
 
-    /** @param at "09:10 to 11:25" @param way how it is reached; both empty when it is left out */
+    /** @param at "09:10 to 11:25" @param way how it is reached; both empty when it is left out. @param bring empty for nothing */
     record Stop(long id, int number, String name, String address, String what, String at, String way, String from, String until,
-            int minutes) {}
+            int minutes, String bring) {}
 
     /** A row of the travel table: the cells to those before it. */
     record Row(String name, List<Cell> cells) {}
@@ -53,7 +53,8 @@ record RoundView(
         for (Round.Visit visit : round.visits()) {
             int number = stops.size() + 1;
             stops.add(
-                    stop(byId.get(visit.stop().id()), visit.stop(), number, clock(visit.beginMinute()) + " to " + clock(visit.endMinute()),
+                    stop(byId.get(visit.stop().id()), planned.bring().get(visit.stop().id()), visit.stop(), number,
+                            clock(visit.beginMinute()) + " to " + clock(visit.endMinute()),
                             visit.travelMinutes() + " min on the road"
                                     + (visit.waitMinutes() > 0 ? ", " + visit.waitMinutes() + " min until somebody is there" : "")));
             double y = BarChart.TOP + BarChart.ROW * (number - 1) + 4;
@@ -64,7 +65,7 @@ record RoundView(
             bar(bars, "hands", visit.beginMinute() - start, visit.endMinute() - start, y, span, String.valueOf(number),
                     visit.stop().name());
         }
-        round.missed().forEach(missed -> stops.add(stop(byId.get(missed.id()), missed, 0, "", "")));
+        round.missed().forEach(missed -> stops.add(stop(byId.get(missed.id()), planned.bring().get(missed.id()), missed, 0, "", "")));
         BarChart hours = BarChart.of(round.visits().stream().map(visit -> visit.stop().name()).toList(), span, 60, bars, SIZE);
         BarChart chart = new BarChart(hours.width(), hours.height(), hours.rows(), ticks(start, span), hours.bars());
         String head = round.visits().isEmpty() ? "Nobody is visited." : "Leave at " + clock(start) + ", back at "
@@ -85,7 +86,7 @@ record RoundView(
                     + " that are ordered.");
         }
         if (!planned.reckoned().isEmpty()) {
-            warnings.add("Reckoned by the plan of hours, from 08:00 to 17:00, since nobody noted a time: "
+            warnings.add("Reckoned by the plan of hours, or by what comes up, from 08:00 to 17:00, since nobody noted a time: "
                     + String.join(", ", planned.reckoned()) + ".");
         }
         if (!planned.untold().isEmpty()) {
@@ -112,9 +113,9 @@ record RoundView(
         return rows;
     }
 
-    private static Stop stop(RoundRepository.Due due, Round.Stop stop, int number, String at, String way) {
+    private static Stop stop(RoundRepository.Due due, List<String> bring, Round.Stop stop, int number, String at, String way) {
         return new Stop(due.id(), number, due.name(), due.address(), due.what() == null ? "" : due.what(), at, way,
-                clock(stop.fromMinute()), clock(stop.untilMinute()), stop.minutes());
+                clock(stop.fromMinute()), clock(stop.untilMinute()), stop.minutes(), String.join(", ", bring));
     }
 
     private static List<BarChart.Tick> ticks(int start, int span) {

@@ -3,6 +3,7 @@ package roofnest.app.visit;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,8 +19,11 @@ import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.AppointmentRepository;
+import roofnest.app.records.ComingRepository;
 import roofnest.app.records.HouseholdRepository;
+import roofnest.core.care.Coming;
 import roofnest.core.promise.Stage;
+import roofnest.core.visit.Errand;
 import roofnest.core.visit.Round;
 
 /** The order of a day's households. */
@@ -28,6 +32,7 @@ class Rounds {
     /** What an untold way is reckoned at, and a visit without a camera to hang, minutes. */
     private static final int UNTOLD_WAY = 15;
     private static final int TALK = 45;
+    private static final int LONGEST = 900;
     private static final int FROM = 8 * 60;
     private static final int UNTIL = 17 * 60;
     private static final int DEPART = 7 * 60 + 45;
@@ -37,8 +42,11 @@ class Rounds {
     private final Hours hours;
     private final HouseholdRepository households;
     private final Solving solving;
+    private final ComingRepository coming;
 
-    Rounds(RoundRepository rounds, Frames frames, Hours hours, HouseholdRepository households, Solving solving) {
+    Rounds(
+            RoundRepository rounds, Frames frames, Hours hours, HouseholdRepository households, Solving solving, ComingRepository coming) {
+        this.coming = coming;
         this.rounds = rounds;
         this.frames = frames;
         this.hours = hours;
@@ -50,11 +58,12 @@ class Rounds {
      * A day and its best order.
      *
      * @param reckoned names whose minutes are by their plan of hours, since nobody noted others
+     * @param bring for each household in care what its care wants in the van
      * @param untold ways that nobody told the minutes of
      */
     record Planned(LocalDate day, int departMinute, List<RoundRepository.Due> due, List<Round.Stop> stops,
             Map<RoundRepository.Way, Integer> travel, List<RoundRepository.Way> untold,
-            List<String> reckoned, Round round) {}
+            List<String> reckoned, Map<Long, List<String>> bring, Round round) {}
 
     Planned plan(Staff staff, LocalDate day, int departMinute) {
         List<RoundRepository.Due> due = rounds.due(staff.firmId(), day);
@@ -62,12 +71,16 @@ class Rounds {
         Map<RoundRepository.Way, Integer> told = rounds.travel(staff.firmId());
         List<Round.Stop> stops = new ArrayList<>();
         List<String> reckoned = new ArrayList<>();
+        Map<Long, List<String>> bring = new HashMap<>();
         for (RoundRepository.Due each : counted) {
             if (each.appointment().isEmpty()) {
                 reckoned.add(each.name());
             }
+            List<Coming> care = each.inCare() ? careOn(each.id(), day) : List.of();
+            bring.put(each.id(), care.stream().flatMap(one -> one.work().orElseThrow().bring().stream()).distinct().toList());
             AppointmentRepository.Window appointment
-                    = each.appointment().orElseGet(() -> new AppointmentRepository.Window(FROM, UNTIL, minutes(staff, each.id())));
+                    = each.appointment().orElseGet(() -> new AppointmentRepository.Window(FROM, UNTIL, each.inCare()
+                            ? minutes(care) : minutes(staff, each.id())));
             stops.add(new Round.Stop(each.id(), each.name(), appointment.minutes(), appointment.fromMinute(), appointment.untilMinute()));
         }
         List<Long> ends = new ArrayList<>(counted.stream().map(RoundRepository.Due::id).toList());
@@ -86,15 +99,28 @@ class Rounds {
                 table[j][i] = travel.get(way);
             }
         }
-        return new Planned(day, departMinute, due, stops, travel, untold, reckoned,
+        return new Planned(day, departMinute, due, stops, travel, untold, reckoned, bring,
                 solving.solve(() -> Round.best(stops, table, departMinute)));
+    }
+
+    /** What of a household's care may be done on a day, or is past it. */
+    private List<Coming> careOn(long household, LocalDate day) {
+        return coming.ofHousehold(household).stream().filter(each -> each.work().filter(work -> !each.on().minusDays(work.earlyDays())
+                .isAfter(day)).isPresent()).toList();
+    }
+
+    /** As long as its care takes; where nothing of it comes, a talk. */
+    private static int minutes(List<Coming> care) {
+        return care.isEmpty() ? TALK
+                : Math.min(LONGEST, Errand.AT_THE_DOOR_MINUTES + care.stream().mapToInt(each -> each.work().orElseThrow()
+                        .minutes()).sum());
     }
 
     /** As long as the plan of its hours; without a camera to hang, a talk. */
     private int minutes(Staff staff, long householdId) {
         Frame frame = frames.frame(new HouseholdRef(householdId, staff), Stage.READY);
         return frame.facts().cameras().isEmpty() ? TALK
-                : Math.min(900, hours.plan(frame, new Hours.Asked(1, 1, 1000, LocalTime.of(8, 0))).shortest().finishMinutes());
+                : Math.min(LONGEST, hours.plan(frame, new Hours.Asked(1, 1, 1000, LocalTime.of(8, 0))).shortest().finishMinutes());
     }
 
     /** Keeps what was typed; faults go to their fields and then nothing is kept. */

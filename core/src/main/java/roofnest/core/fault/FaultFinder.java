@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 
 /**
  * What to ask next, or to try. The chances of everything that may be the matter are weighed by each answer; the next question is the one
@@ -21,6 +22,10 @@ import java.util.concurrent.ConcurrentHashMap;
  */
 public final class FaultFinder {
     private static final double NOTHING = 1e-9;
+    /** What is likelier than this a visit is made ready for. */
+    private static final double LIKELY = 0.1;
+    /** To look and to find it, there, minutes. */
+    private static final double ON_SITE_MINUTES = 15;
 
     /** There are 32 shapes, and each is counted once. */
     private final Map<Situation.Shape, Hypotheses> shapes = new ConcurrentHashMap<>();
@@ -68,6 +73,20 @@ public final class FaultFinder {
             suspects = List.copyOf(suspects);
             askings = List.copyOf(askings);
             tries = List.copyOf(tries);
+        }
+
+        /** What a visit has in the van for whatever is likely enough. */
+        public List<String> parts() {
+            return likely().map(suspect -> suspect.cause().cure().part()).filter(part -> !part.isEmpty()).distinct().toList();
+        }
+
+        /** What a visit takes there, if all that is likely enough is done. */
+        public int visitMinutes() {
+            return (int) Math.ceil(ON_SITE_MINUTES + likely().mapToDouble(suspect -> suspect.cause().cure().minutes()).sum());
+        }
+
+        private Stream<Suspect> likely() {
+            return suspects.stream().filter(suspect -> suspect.chance() >= LIKELY);
         }
     }
 
