@@ -44,6 +44,8 @@ class TableWritersTest {
                 Map.entry("camera_keeping", "FootageRepository"), Map.entry("house_footage", "FootageRepository"),
                 Map.entry("camera_card", "CardRepository"), Map.entry("footage_list", "FootageListRepository"),
                 Map.entry("fault_case", "FaultCaseRepository"),
+                Map.entry("coming", "ComingRepository"), Map.entry("coming_reckoned", "ComingRepository"),
+                Map.entry("term", "TermRepository"), Map.entry("calendar_feed", "CalendarFeeds"),
                 Map.entry("finding", "FindingRepository"), Map.entry("firm", "FirmRepository"), Map.entry("firm_model", "Models"),
                 Map.entry("firm_money", "PriceBook"), Map.entry("household", "HouseholdRepository"),
                 Map.entry("house_climate", "ClimateRepository"), Map.entry("house_comings", "ComingsRepository"),

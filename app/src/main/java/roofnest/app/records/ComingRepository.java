@@ -2,16 +2,18 @@ package roofnest.app.records;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.sql.Types;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+
+import tools.jackson.databind.json.JsonMapper;
 
 import roofnest.core.care.Coming;
 
@@ -19,37 +21,38 @@ import roofnest.core.care.Coming;
 @Repository
 public class ComingRepository {
     private final JdbcClient jdbc;
+    private final JsonMapper json = new JsonMapper();
 
     ComingRepository(JdbcClient jdbc) {
         this.jdbc = jdbc;
     }
 
+    private record Written(int seq, String kind, Long camera, LocalDate on, String what, String why, String sure, Integer minutes,
+            boolean ladder, int early, List<String> bring) {
+        private static Written of(int seq, Coming of) {
+            return new Written(seq, of.kind().name(), of.camera().orElse(null), of.on(), of.what(), of.why(), of.sure().name(),
+                    of.work().map(
+                            Coming.Work::minutes).orElse(null),
+                    of.work().map(Coming.Work::ladder).orElse(false), of.work().map(
+                            Coming.Work::earlyDays).orElse(0),
+                    of.work().map(Coming.Work::bring).orElse(List.of()));
+        }
+    }
+
     /** @param on the day as of which it was reckoned */
     void replace(long householdId, LocalDate on, List<Coming> coming) {
         jdbc.sql("delete from coming where household_id = :id").param("id", householdId).update();
-        for (int seq = 0; seq < coming.size(); seq++) {
-            Coming each = coming.get(seq);
-            jdbc.sql("""
-                insert into coming (household_id, seq, kind, camera_id, on_day, what, why, sure, minutes, ladder, early_days, bring)
-                values (:id, :seq, :kind, :camera, :on, :what, :why, :sure, :minutes, :ladder, :early, :bring)
-                """).param("id", householdId).param("seq", seq).param("kind", each.kind().name())
-                    .param("camera", each.camera().orElse(null), Types.BIGINT).param("on", each.on()).param("what", each.what())
-                    .param("why", each.why()).param("sure", each.sure().name())
-                    .param("minutes", each.work().map(Coming.Work::minutes).orElse(null), Types.INTEGER)
-                    .param("ladder", each.work().map(Coming.Work::ladder).orElse(false))
-                    .param("early", each.work().map(Coming.Work::earlyDays).orElse(0))
-                    .param("bring", each.work().map(Coming.Work::bring).orElse(List.of()).toArray(String[]::new)).update();
-        }
         jdbc.sql("""
-            insert into coming_reckoned (household_id, on_day) values (:id, :on)
-            on conflict (household_id) do update set on_day = excluded.on_day
-            """).param("id", householdId).param("on", on).update();
-    }
-
-    /** Nothing of it comes up: a household whose work is not done. */
-    void clear(long householdId) {
-        jdbc.sql("delete from coming where household_id = :id").param("id", householdId).update();
-        jdbc.sql("delete from coming_reckoned where household_id = :id").param("id", householdId).update();
+            with reckoned as (
+              insert into coming_reckoned (household_id, on_day) values (:id, :on)
+              on conflict (household_id) do update set on_day = excluded.on_day)
+            insert into coming (household_id, seq, kind, camera_id, on_day, what, why, sure, minutes, ladder, early_days, bring)
+            select :id, r.seq, r.kind, r.camera, r."on", r.what, r.why, r.sure, r.minutes, r.ladder, r.early,
+                   array(select jsonb_array_elements_text(r.bring))
+            from jsonb_to_recordset(:rows::jsonb) r (seq int, kind text, camera bigint, "on" date, what text, why text, sure text,
+                                                     minutes int, ladder boolean, early int, bring jsonb)
+            """).param("id", householdId).param("on", on).param("rows", json.writeValueAsString(IntStream.range(0, coming.size())
+                .mapToObj(seq -> Written.of(seq, coming.get(seq))).toList())).update();
     }
 
     /**
@@ -102,9 +105,12 @@ public class ComingRepository {
                 .param("area", wanted.area());
     }
 
-    /** Of one household. */
+    /** Of one household; nothing of one whose work is open again. */
     public List<Coming> ofHousehold(long householdId) {
-        return jdbc.sql("select * from coming where household_id = :id order by seq").param("id", householdId)
+        return jdbc.sql("""
+            select c.* from coming c join household h on h.id = c.household_id
+            where c.household_id = :id and (h.handed_over_at is not null or h.stage = 'CARE') order by c.seq
+            """).param("id", householdId)
                 .query((row, n) -> coming(row)).list();
     }
 

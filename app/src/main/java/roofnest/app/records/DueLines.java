@@ -41,8 +41,6 @@ class DueLines {
     void follow(Household household, HouseholdFacts facts, HouseholdJudge judge, Judgement judgement) {
         if (household.inCare()) {
             coming.replace(household.id(), facts.today(), WhatComes.of(facts, judge, judgement, records.of(household, facts.today())));
-        } else {
-            coming.clear(household.id());
         }
         if (!household.due().byHand()) {
             households.setDue(household.id(), next(household, facts, judge));

@@ -33,7 +33,11 @@ record ComingView(String head, List<Kind> kinds, List<Area> areas, String kind, 
     /** @param late whether its days are past */
     record Week(String title, boolean late, List<Row> rows) {}
 
-    /** @param work what it takes there; empty where nobody has to come. @param booked when somebody is booked; empty for nobody */
+    /**
+     * @param sure how sure its day is; empty where it was said
+     * @param work what it takes there; empty where nobody has to come
+     * @param booked when somebody is booked; empty for nobody
+     */
     record Row(String path, String house, String area, String kind, String what, String day, String why, String sure, String work,
             String booked) {}
 
@@ -79,7 +83,7 @@ record ComingView(String head, List<Kind> kinds, List<Area> areas, String kind, 
                 .area(), coming.kind().words(), coming.what(),
                 DAY.format(coming.on()) + (days == 0 ? ", today" : days < 0 ? ", "
                         + -days + (days == -1 ? " day" : " days") + " ago" : ""),
-                coming.why(), coming.sure().words(),
+                coming.why(), coming.sure() == Coming.Sure.SAID ? "" : " This day is " + coming.sure().words() + ".",
                 coming.work().map(work -> work.minutes() + " min there" + (work.ladder() ? ", ladder" : "") + (work.bring().isEmpty() ? ""
                         : "; bring " + String.join(", ", work.bring()))).orElse(""),
                 row.booked() == null || row.booked().isBefore(today) ? "" : DAY.format(row.booked()));

@@ -35,7 +35,8 @@ class Rounds {
     private static final int LONGEST = 900;
     private static final int FROM = 8 * 60;
     private static final int UNTIL = 17 * 60;
-    private static final int DEPART = 7 * 60 + 45;
+    /** When a day’s van leaves, minutes after midnight. */
+    static final int DEPART = 7 * 60 + 45;
 
     private final RoundRepository rounds;
     private final Frames frames;

@@ -98,6 +98,7 @@ class VisitWeeks {
     /** @param plan empty while it is being made. @param progress of that; empty before the first */
     record Found(Prepared prepared, Optional<WeeksPlan> plan, Optional<WeeksPlan.Progress> progress) {}
 
+    /** @param today the first day on which a van may leave */
     Found find(Staff staff, LocalDate today, Asked asked) {
         Prepared prepared = prepare(staff, today, asked);
         Made made = new Made(prepared.stops(), Math.max(1, prepared.days().size()), asked.vans(), asked.dayMinutes(), Arrays.stream(prepared

@@ -3,6 +3,7 @@ package roofnest.app.visit;
 import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -33,6 +34,7 @@ class WeeksController {
     private static final int MOST_MINUTES = 720;
     private static final int MOST_VANS = 4;
     private static final int MOST_BOOKED = 8;
+    private static final int SECONDS_A_MINUTE = 60;
 
     private final VisitWeeks weeks;
     private final CalendarFeeds feeds;
@@ -47,8 +49,11 @@ class WeeksController {
     @GetMapping("/coming/weeks")
     String weeks(@AuthenticationPrincipal Staff staff, Form form, Model model, HttpServletResponse response) {
         VisitWeeks.Asked asked = asked(form);
-        LocalDate today = LocalDate.now(clock);
-        VisitWeeks.Found found = weeks.find(staff, today, asked);
+        LocalDateTime now = LocalDateTime.now(clock);
+        // A van that had to leave by now is planned from tomorrow on.
+        LocalDate first = now.toLocalTime().toSecondOfDay() / SECONDS_A_MINUTE > Rounds.DEPART ? now.toLocalDate().plusDays(1) : now
+                .toLocalDate();
+        VisitWeeks.Found found = weeks.find(staff, first, asked);
         model.addAttribute("form", form);
         if (found.plan().isEmpty()) {
             String progress = WeeksView.progress(found);

@@ -28,7 +28,6 @@ record WeeksView(String head, String sure, List<String> facts, List<Day> days, L
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
     private static final DateTimeFormatter SHORT = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
     private static final int MINUTES_AN_HOUR = 60;
-    private static final int LEAVE_MINUTE = 7 * 60 + 45;
     private static final int MOST_DRAWN = 60;
     private static final double NAMES = 170;
     private static final double WIDTH = 820;
@@ -118,8 +117,8 @@ record WeeksView(String head, String sure, List<String> facts, List<Day> days, L
                         : each.getValue() + " × " + each.getKey())
                 .collect(Collectors.joining(", "));
         return new Day(on.toString(), DAY.format(on), stops.size() + (stops.size() == 1 ? " visit, " : " visits, ") + day.travelMinutes()
-                + " min on the road, " + hours(day.minutes()) + " in all; leaving at " + clock(LEAVE_MINUTE) + ", back at "
-                + clock(LEAVE_MINUTE + day.minutes()), (day.ladder() ? "the ladder" + (bring.isEmpty() ? "" : ", ") : "") + bring, stops,
+                + " min on the road, " + hours(day.minutes()) + " in all; leaving at " + clock(Rounds.DEPART) + ", back at "
+                + clock(Rounds.DEPART + day.minutes()), (day.ladder() ? "the ladder" + (bring.isEmpty() ? "" : ", ") : "") + bring, stops,
                 stops.stream().anyMatch(stop -> !stop.booked()), day.ladder());
     }
 
@@ -127,7 +126,8 @@ record WeeksView(String head, String sure, List<String> facts, List<Day> days, L
         Errand errand = asked.errands().get(i);
         VisitWeeks.House house = asked.houses().get(errand.household());
         return new Stop("/households/" + errand.household() + "/care", house.name() + (house.area().isEmpty() ? "" : ", " + house.area()),
-                errand.reasons().stream().map(Errand.Reason::what).collect(Collectors.joining("; ")), window(errand), errand.minutes(),
+                errand.reasons().stream().map(each -> each.what().replaceAll("[.]+$", "")).collect(Collectors.joining("; ")),
+                window(errand), errand.minutes(),
                 asked
                         .booked().contains(i),
                 asked.late().contains(i), errand.household(), house.version());
