@@ -49,7 +49,7 @@ class KitController {
     @PostMapping("/households/{household}/ready/kit/check")
     @Says("Noted.")
     String check(HouseholdRef ref, @RequestParam(defaultValue = "") String item, @RequestParam(defaultValue = "true") boolean inVan) {
-        if (KitView.kit(frames.frame(ref, Stage.READY)).stream().noneMatch(line -> line.key().equals(item))) {
+        if (kits.all(frames.frame(ref, Stage.READY)).stream().noneMatch(line -> line.key().equals(item))) {
             throw new BadInput("There is no such thing on the list.");
         }
         checks.check(ref.id(), item, inVan, ref.by());

@@ -31,6 +31,7 @@ import roofnest.app.records.LogRepository;
 import roofnest.core.fault.Cause;
 import roofnest.core.judge.Camera;
 import roofnest.core.promise.Stage;
+import roofnest.core.visit.Errand;
 import roofnest.core.view.CameraPose;
 
 /** A call is asked step by step, each step can be taken back, and what it was in the end moves the next one. */
@@ -111,6 +112,36 @@ class CasePageTest {
         assertThat(percent(page(id, ""), "does not let the app ring")).isEqualTo(percent(first, "does not let the app ring"));
         assertThat(page(id, "?ask=CLOCK").select(".ask h2").text()).as("out of turn").isEqualTo("Is the time in the picture right?");
         assertThat(page(id, "?ask=NONSENSE").select(".ask h2").text()).isEqualTo(first.select(".ask h2").text());
+    }
+
+    @Test
+    void aVisitHasItsPartsInTheKitAndItsMinutesInTheRound() throws Exception {
+        changes.run(ref, Stage.CARE, () -> {});
+        long id = open();
+        answer(id, "LIGHT", 0);
+        Document before = page(id, "");
+        assertThat(send(ref.staff(), "/" + id + "/visit", "version", version(id)).getStatus()).isEqualTo(302);
+        FaultCaseRepository.Case visit = cases.get(ref.id(), id);
+        assertThat(before.text()).contains("there " + visit.visitMinutes() + " min");
+        assertThat(visit.visitParts()).isNotEmpty();
+        Document kit = Jsoup.parse(mvc.perform(get(ref.path() + "/ready/kit").with(user(ref.staff()))).andReturn().getResponse()
+                .getContentAsString());
+        visit.visitParts().forEach(part -> assertThat(kit.select(".kit").text().toLowerCase()).contains("1 × " + part));
+        assertThat(kit.text()).contains("for the call about Eye");
+        assertThat(mvc.perform(post(ref.path() + "/ready/kit/check").param("item", "care " + visit.visitParts().get(0)).with(user(ref
+                .staff())).with(csrf())).andReturn().getResponse().getStatus()).isEqualTo(302);
+        LocalDate day = LocalDate.now().plusDays(40);
+        mvc.perform(post("/round/book").param("on", day.toString()).param("household", "" + ref.id()).with(user(ref.staff())).with(csrf()));
+        Document round
+                = Jsoup.parse(mvc.perform(get("/round").param("on", day.toString()).with(user(ref.staff()))).andReturn().getResponse()
+                        .getContentAsString());
+        int known = round.select("#minutes-" + ref.id()).val().isEmpty() ? 0 : Integer.parseInt(round.select("#minutes-" + ref.id()).val());
+        assertThat(known).isGreaterThanOrEqualTo(visit.visitMinutes() + Errand.AT_THE_DOOR_MINUTES);
+        assertThat(round.text()).contains("Bring", visit.visitParts().get(0));
+        send(ref.staff(), "/" + id + "/close", "version", version(id), "was", "POWER");
+        assertThat(log.of(ref.id())).as("the repair is done with its call").noneMatch(LogRepository.Entry::open);
+        assertThat(mvc.perform(get(ref.path() + "/ready/kit").with(user(ref.staff()))).andReturn().getResponse().getContentAsString())
+                .doesNotContain("for the call about Eye");
     }
 
     @Test

@@ -27,7 +27,7 @@ public final class KitList {
     private KitList() {}
 
     public enum Group {
-        DEVICES("Devices"), POWER("Power and cards"), FIXING("Fixings"), TOOLS("Tools");
+        DEVICES("Devices"), POWER("Power and cards"), FIXING("Fixings"), TOOLS("Tools"), CARE("For what has come up");
 
         private final String words;
 
