@@ -58,3 +58,27 @@ alter table log_entry
   add column fault_case_id bigint references fault_case on delete set null;
 create index log_entry_by_case on log_entry (fault_case_id) where fault_case_id is not null;
 create index log_entry_by_resident on log_entry (resident_id) where resident_id is not null;
+
+-- What an entry said before it was changed.
+create table log_entry_was (
+  entry_id    bigint not null references log_entry on delete cascade,
+  version     int not null,
+  kind        text not null,
+  camera      text not null,
+  words       text not null,
+  happened_on date not null,
+  by_name     text not null,
+  until       timestamptz not null,
+  primary key (entry_id, version)
+);
+
+-- What a camera shows today, beside the still of the hand-over.
+create table care_still (
+  camera_id    bigint primary key,
+  household_id bigint not null references household on delete cascade,
+  jpeg         bytea not null,
+  taken_at     timestamptz not null,
+  taken_by     text not null,
+  foreign key (household_id, camera_id) references camera (household_id, id) on delete cascade
+);
+create index care_still_household on care_still (household_id);

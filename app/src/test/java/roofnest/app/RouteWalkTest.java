@@ -90,7 +90,7 @@ class RouteWalkTest {
             boolean hasOwnTest = route.pattern().contains("{token}") || route.pattern().contains("{rehearsal}")
                     || route.pattern().contains("{hub}") || route.pattern().contains("{trial}") || route.pattern().endsWith("/underlay")
                     || route.pattern().contains("{number}") || route.pattern().contains("{quotation}")
-                    || route.pattern().contains("{bill}") || route.pattern().endsWith("/still.jpg")
+                    || route.pattern().contains("{bill}") || route.pattern().endsWith("/still.jpg") || route.pattern().endsWith("/then.jpg")
                     || route.pattern().contains("{resident}") || route.pattern().contains("{given}") || route.pattern().contains("{case}")
                     || route.needs() == Role.Permission.MANAGE_PEOPLE || route.pattern().endsWith("/photos/{photo}")
                     || route.pattern().endsWith("/firm/mark.png") || route.pattern().endsWith("/run/photo.jpg")

@@ -3,6 +3,7 @@ package roofnest.app.care;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -17,12 +18,16 @@ import roofnest.app.web.Says;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.CameraRepository;
+import roofnest.app.records.CardRepository;
+import roofnest.app.records.ResidentRepository;
+import roofnest.app.records.TermRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.FaultCaseRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.LogRepository;
 import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
+import roofnest.core.access.Access;
 import roofnest.core.promise.Stage;
 
 @Controller
@@ -33,12 +38,18 @@ class CareController {
     private final CameraRepository cameras;
     private final BatteryCalendar calendar;
     private final FaultCaseRepository cases;
+    private final ResidentRepository residents;
+    private final CardRepository cards;
+    private final TermRepository terms;
     private final Clock clock;
 
     CareController(
             Frames frames, Changes changes, LogRepository log, CameraRepository cameras, BatteryCalendar calendar,
-            FaultCaseRepository cases,
+            FaultCaseRepository cases, ResidentRepository residents, CardRepository cards, TermRepository terms,
             Clock clock) {
+        this.residents = residents;
+        this.cards = cards;
+        this.terms = terms;
         this.cases = cases;
         this.frames = frames;
         this.changes = changes;
@@ -59,7 +70,7 @@ class CareController {
         LogRepository.Said said = read(ref, form);
         return form.save(() -> changes.run(ref, Stage.CARE, () -> {
             log.add(ref.id(), said, ref.by());
-            charged(ref, said);
+            follow(ref, said);
         })) ? toCare(ref) : page(ref, model, form);
     }
 
@@ -70,7 +81,7 @@ class CareController {
         int version = form.version();
         return form.save(() -> changes.run(ref, Stage.CARE, () -> {
             log.change(ref.id(), entry, said, ref.by(), version);
-            charged(ref, said);
+            follow(ref, said);
         })) ? toCare(ref) : page(ref, model, form);
     }
 
@@ -107,12 +118,28 @@ class CareController {
         if (next != null && form.faultAt("nextOn") == null && next.isBefore(on)) {
             form.fault("nextOn", "This is before the day it happened.");
         }
-        return new LogRepository.Said(camera(form, ref, kind), kind, words, on, next);
+        return new LogRepository.Said(camera(form, ref, kind), somebody(form, ref, kind), kind, words, on, next);
     }
 
-    private void charged(HouseholdRef ref, LogRepository.Said said) {
-        if (said.kind() == LogRepository.Kind.CHARGE) {
-            cameras.charged(ref.id(), said.cameraId(), said.on());
+    /** What an entry changes besides being written down; what is taken from tests follows from the log itself. */
+    private void follow(HouseholdRef ref, LogRepository.Said said) {
+        switch (said.kind()) {
+            case CHARGE -> cameras.charged(ref.id(), said.cameraId(), said.on());
+            case CARD -> newCard(ref, said);
+            case LEFT -> residents.find(ref.id(), said.residentId()).filter(who -> who.tie() != Access.Tie.LEFT).ifPresent(who -> residents
+                    .change(ref.id(), who.id(), who.name(), who.email(), Access.Tie.LEFT, said.on(), who.version()));
+            default -> {
+                // Nothing but what is remembered.
+            }
+        }
+    }
+
+    /** A card like the one before, from this day; its test is not the new one's. Of a camera of which nobody said one, none. */
+    private void newCard(HouseholdRef ref, LogRepository.Said said) {
+        CardRepository.Card before = cards.of(ref.id()).get(said.cameraId());
+        if (before != null && !said.on().isBefore(before.putIn())) {
+            cards.say(ref.id(), said.cameraId(), new CardRepository.Card(said.on(), before.highEndurance(), before.printedGb(), Optional
+                    .empty(), null, ref.by(), before.version()));
         }
     }
 
@@ -131,8 +158,8 @@ class CareController {
     private Long camera(Form form, HouseholdRef ref, LogRepository.Kind kind) {
         String typed = form.raw("camera");
         if (typed.isEmpty()) {
-            if (kind == LogRepository.Kind.CHARGE) {
-                form.fault("camera", "Say which camera's pack was charged.");
+            if (kind != null && kind.ofCamera()) {
+                form.fault("camera", "Say which camera it is about.");
             }
             return null;
         }
@@ -144,13 +171,28 @@ class CareController {
         return Long.valueOf(typed);
     }
 
-    private String page(HouseholdRef ref, Model model, Form form) {
+    private Long somebody(Form form, HouseholdRef ref, LogRepository.Kind kind) {
+        if (kind == null || !kind.ofSomebody()) {
+            return null;
+        }
+        String typed = form.raw("who");
+        if (!typed.matches("[0-9]{1,18}") || residents.find(ref.id(), Long.parseLong(typed)).isEmpty()) {
+            form.fault("who", "Say who of the household it is.");
+            return null;
+        }
+        return Long.valueOf(typed);
+    }
+
+    String page(HouseholdRef ref, Model model, Form form) {
         Frame frame = frames.frame(ref, Stage.CARE, model);
         model.addAttribute("form", form);
         model.addAttribute("blank", Form.empty());
         model.addAttribute("entries", log.of(ref.id()));
         model.addAttribute("kinds", List.of(LogRepository.Kind.values()));
         model.addAttribute("cameras", frame.cameras());
+        model.addAttribute("residents", residents.of(ref.id()));
+        model.addAttribute("terms", terms.of(ref.id()));
+        model.addAttribute("was", log.before(ref.id()));
         model.addAttribute("charges", NextCharges.of(frame));
         model.addAttribute("calls", cases.of(ref.id()).stream().map(each -> CallLine.of(each, frame)).toList());
         model.addAttribute("today", LocalDate.now(clock));

@@ -13,6 +13,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 
 import roofnest.app.watch.Metrics;
+import roofnest.core.judge.Happened;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.judge.Judgement;
@@ -43,6 +44,7 @@ public class JudgedHouseholds {
     private final ComingsRepository comings;
     private final AlertRepository alerts;
     private final FootageRepository footage;
+    private final LogRepository log;
     private final Judges judges;
     private final Metrics metrics;
     private final Clock clock;
@@ -54,7 +56,8 @@ public class JudgedHouseholds {
             PromiseRepository promises,
             NetworkRepository networks, OtherThingRepository otherThings,
             AccessRepository access, ProofRepository proofs, ReadingRepository readings, ClimateRepository climates,
-            PracticeRepository practices, ComingsRepository comings, AlertRepository alerts, FootageRepository footage, Judges judges,
+            PracticeRepository practices, ComingsRepository comings, AlertRepository alerts, FootageRepository footage, LogRepository log,
+            Judges judges,
             Metrics metrics, Clock clock) {
         this.households = households;
         this.plans = plans;
@@ -73,6 +76,7 @@ public class JudgedHouseholds {
         this.comings = comings;
         this.alerts = alerts;
         this.footage = footage;
+        this.log = log;
         this.judges = judges;
         this.metrics = metrics;
         this.clock = clock;
@@ -120,12 +124,15 @@ public class JudgedHouseholds {
         }
     }
 
-    /** Each camera in the pose in which it hangs, where that was read and still stands; else as it is planned. */
-    private List<CameraRepository.Record> hanging(long id, List<CameraRepository.Record> planned, Optional<HousePlan> plan) {
+    /** Each camera in the pose in which it hangs, where that was read, still stands and nobody moved it since; else as it is planned. */
+    private List<CameraRepository.Record> hanging(long id, List<CameraRepository.Record> planned, Optional<HousePlan> plan,
+            List<Happened> happened) {
         Map<Long, PoseReadingRepository.Row> read = poses.of(id);
         Map<Long, SaidLeadRepository.Row> led = leads.of(id);
         Map<Long, SpotLookRepository.Row> looked = looks.of(id);
         return planned.stream().map(record -> Optional.ofNullable(read.get(record.id())).filter(row -> row.stands(record, plan))
+                .filter(row -> happened.stream().noneMatch(each -> each.kind() == Happened.Kind.MOVED
+                        && each.about().filter(camera -> camera == record.id()).isPresent() && each.on().isAfter(row.at().toLocalDate())))
                 .map(row -> record.hanging(row.pose(), row.spread())).orElse(record))
                 .map(record -> Optional.ofNullable(looked.get(record.id())).map(row -> record.seen(row.look())).orElse(record))
                 .map(record -> Optional.ofNullable(led.get(record.id())).map(row -> record.led(row.lead())).orElse(record)).toList();
@@ -134,14 +141,15 @@ public class JudgedHouseholds {
     private Gathered gather(Household household) {
         long id = household.id();
         Optional<HousePlan> plan = households.planDocument(id).map(plans::plan);
-        List<CameraRepository.Record> records = hanging(id, cameras.records(id), plan);
+        List<Happened> happened = log.happened(id);
+        List<CameraRepository.Record> records = hanging(id, cameras.records(id), plan, happened);
         HouseholdFacts facts = new HouseholdFacts(
                 plan, records.stream().map(CameraRepository.Record::camera).toList(),
                 promises.of(id),
                 networks.homeNetwork(id), otherThings.count(id), access.of(id), proofs.of(id),
                 climates.climate(climates.of(id), plan),
                 LocalDate.now(clock), household.handedOver(), readings.of(id), practices.ofHousehold(id), comings.of(id).comings(),
-                alerts.of(id).plan(), footage.of(id));
+                alerts.of(id).plan(), footage.of(id), happened);
         HouseholdJudge judge = judges.of(facts);
         return new Gathered(facts, records, judge, metrics.judging(() -> judge.again(facts)));
     }

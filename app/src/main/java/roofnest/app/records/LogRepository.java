@@ -4,13 +4,19 @@ import java.sql.Types;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
 import roofnest.app.web.Conflict;
 import roofnest.app.web.StaleEdit;
+import roofnest.core.judge.Happened;
 
 /** The household's logbook. */
 @Repository
@@ -40,6 +46,54 @@ public class LogRepository implements Archive {
         public String words() {
             return words;
         }
+
+        /** Whether it is about one camera. */
+        public boolean ofCamera() {
+            return this == CHARGE || this == CARD || this == MOVED || this == RESET;
+        }
+
+        /** Whether it is about somebody of the household. */
+        public boolean ofSomebody() {
+            return this == PHONE || this == LEFT;
+        }
+
+        /** What it changes, as one sentence; empty for what is only remembered. */
+        public String effect() {
+            return switch (this) {
+                case CHARGE -> "The next charge is reckoned from this day.";
+                case RESET -> "What was tested of this camera before is to be tested again.";
+                case FIRMWARE -> "Firmware is asked for again half a year on.";
+                case ROUTER -> "Links, alerts and pictures from away that were tested before are to be tested again.";
+                case CARD -> "What it keeps is to be tested again; a card that was written down is reckoned from this day.";
+                case MOVED -> "What was tested of this camera before is to be tested again, but for what it keeps.";
+                case PHONE -> "Alerts and pictures from away are to be tried on this phone.";
+                case LEFT -> "Whoever has left and can still look breaks a promise.";
+                case LOOK -> "The next yearly look is a year on.";
+                case REPAIR -> "It waits, and stands on the front page, until it is done.";
+                case NOTE, CALL -> "";
+            };
+        }
+
+        private Optional<Happened.Kind> happens() {
+            return switch (this) {
+                case RESET -> Optional.of(Happened.Kind.RESET);
+                case ROUTER -> Optional.of(Happened.Kind.ROUTER);
+                case CARD -> Optional.of(Happened.Kind.CARD);
+                case MOVED -> Optional.of(Happened.Kind.MOVED);
+                case PHONE -> Optional.of(Happened.Kind.PHONE);
+                default -> Optional.empty();
+            };
+        }
+    }
+
+    /** What tests no longer count after; an entry that does not say of whom or what takes nothing. */
+    public List<Happened> happened(long householdId) {
+        return of(householdId).stream().flatMap(entry -> entry.kind().happens().stream().flatMap(kind -> {
+            Optional<Long> about = Optional.ofNullable(kind == Happened.Kind.PHONE ? entry.residentId()
+                    : kind == Happened.Kind.ROUTER
+                            ? null : entry.cameraId());
+            return about.isEmpty() && kind != Happened.Kind.ROUTER ? Stream.empty() : Stream.of(new Happened(kind, about, entry.on()));
+        })).toList();
     }
 
     /**
@@ -55,6 +109,11 @@ public class LogRepository implements Archive {
             LocalDate on, String by, LocalDate nextOn, String changedBy, boolean closed, int version) {
         public boolean open() {
             return kind == Kind.REPAIR && !closed;
+        }
+
+        /** What it changes; empty where it does not say of which camera or of whom, or is done. */
+        public String effect() {
+            return closed || kind.ofCamera() && cameraId == null || kind.ofSomebody() && residentId == null ? "" : kind.effect();
         }
     }
 
@@ -84,8 +143,31 @@ public class LogRepository implements Archive {
         }
     }
 
-    /** Changes an entry if nobody changed it since {@code version}. */
+    /** What an entry said before it was changed. @param until when it was */
+    public record Was(Kind kind, String camera, String words, LocalDate on, String by, OffsetDateTime until) {}
+
+    /** By entry, the oldest first. */
+    public Map<Long, List<Was>> before(long householdId) {
+        Map<Long, List<Was>> before = new HashMap<>();
+        jdbc.sql("""
+            select w.* from log_entry_was w join log_entry e on e.id = w.entry_id where e.household_id = :id order by w.entry_id, w.version
+            """).param("id", householdId).query(row -> {
+            before.computeIfAbsent(row.getLong("entry_id"), any -> new ArrayList<>()).add(new Was(Kind.valueOf(row.getString("kind")), row
+                    .getString("camera"), row.getString("words"), row.getObject("happened_on", LocalDate.class), row.getString("by_name"),
+                    row
+                            .getObject("until", OffsetDateTime.class)));
+        });
+        return before;
+    }
+
+    /** Changes an entry if nobody changed it since {@code version}; what it said before is kept. */
     public void change(long householdId, long id, Said said, String by, int version) {
+        jdbc.sql("""
+            insert into log_entry_was (entry_id, version, kind, camera, words, happened_on, by_name, until)
+            select e.id, e.version, e.kind, coalesce(c.name, ''), e.words, e.happened_on, coalesce(e.changed_by, e.by_name), :now
+            from log_entry e left join camera c on c.id = e.camera_id
+            where e.household_id = :household and e.id = :id and e.version = :version and e.removed_at is null
+            """).param("household", householdId).param("id", id).param("version", version).param("now", OffsetDateTime.now(clock)).update();
         int rows = jdbc
                 .sql("""
                     update log_entry

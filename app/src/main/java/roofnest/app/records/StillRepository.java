@@ -64,6 +64,11 @@ public class StillRepository implements PictureShelf {
         keep(householdId, cameraId, jpeg, OffsetDateTime.now(clock), by);
     }
 
+    /** One that was taken before, as it was. */
+    public void keep(long householdId, long cameraId, Still still) {
+        keep(householdId, cameraId, still.jpeg(), still.at(), still.by());
+    }
+
     private void keep(long householdId, long cameraId, byte[] jpeg, OffsetDateTime at, String by) {
         jdbc.sql("""
             insert into camera_still (household_id, camera_id, jpeg, taken_at, taken_by) values (:id, :camera, :jpeg, :at, :by)

@@ -26,17 +26,28 @@ import roofnest.core.radio.Reading;
  * @param comings who comes by, as far as somebody said so
  * @param alerts when cameras watch and whom they ring, as somebody set it
  * @param footage where it is kept, as somebody said so
+ * @param happened after which some tests do not count any more
  * @param otherThings on the Wi-Fi that would have to rejoin after a change; {@link SafeCredentials#NOT_COUNTED} before anybody counted
  */
 public record HouseholdFacts(
         Optional<HousePlan> plan, List<Camera> cameras, List<Promise> written, Optional<HomeNetwork> network, int otherThings,
         Access access, List<Proof> proofs, Climate climate, LocalDate today, boolean handedOver, List<Reading> readings,
-        Practice practice, ComingsAndGoings comings, AlertPlan alerts, FootagePlan footage) {
+        Practice practice, ComingsAndGoings comings, AlertPlan alerts, FootagePlan footage, List<Happened> happened) {
     public HouseholdFacts {
+        happened = List.copyOf(happened);
         cameras = List.copyOf(cameras);
         written = List.copyOf(written);
         proofs = List.copyOf(proofs);
         readings = List.copyOf(readings);
+    }
+
+    /** Facts of a house to which nothing has happened since it was tested. */
+    public HouseholdFacts(
+            Optional<HousePlan> plan, List<Camera> cameras, List<Promise> written, Optional<HomeNetwork> network, int otherThings,
+            Access access, List<Proof> proofs, Climate climate, LocalDate today, boolean handedOver, List<Reading> readings,
+            Practice practice, ComingsAndGoings comings, AlertPlan alerts, FootagePlan footage) {
+        this(plan, cameras, written, network, otherThings, access, proofs, climate, today, handedOver, readings, practice, comings, alerts,
+                footage, List.of());
     }
 
     /** Facts of a house where footage is kept as cameras come. */
@@ -99,29 +110,29 @@ public record HouseholdFacts(
     /** The same house with other cameras, or another house's cameras on it. */
     public HouseholdFacts withPlanAndCameras(HousePlan otherPlan, List<Camera> others) {
         return new HouseholdFacts(Optional.of(otherPlan), others, written, network, otherThings, access, proofs, climate, today, handedOver,
-                readings, practice, comings, alerts, footage);
+                readings, practice, comings, alerts, footage, happened);
     }
 
     /** The same household with another network, or none. */
     public HouseholdFacts withNetwork(Optional<HomeNetwork> other) {
         return new HouseholdFacts(plan, cameras, written, other, otherThings, access, proofs, climate, today, handedOver, readings,
-                practice, comings, alerts, footage);
+                practice, comings, alerts, footage, happened);
     }
 
     public HouseholdFacts withCameras(List<Camera> others) {
         return new HouseholdFacts(plan, others, written, network, otherThings, access, proofs, climate, today, handedOver, readings,
-                practice, comings, alerts, footage);
+                practice, comings, alerts, footage, happened);
     }
 
     /** The same household with cameras that watch and ring otherwise. */
     public HouseholdFacts withAlerts(AlertPlan other) {
         return new HouseholdFacts(plan, cameras, written, network, otherThings, access, proofs, climate, today, handedOver, readings,
-                practice, comings, other, footage);
+                practice, comings, other, footage, happened);
     }
 
     /** The same household with its footage kept otherwise. */
     public HouseholdFacts withFootage(FootagePlan other) {
         return new HouseholdFacts(plan, cameras, written, network, otherThings, access, proofs, climate, today, handedOver, readings,
-                practice, comings, alerts, other);
+                practice, comings, alerts, other, happened);
     }
 }

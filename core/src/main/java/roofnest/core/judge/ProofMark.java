@@ -1,11 +1,14 @@
 package roofnest.core.judge;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -40,12 +43,21 @@ public record ProofMark(Map<Part, String> parts) {
         BETWEEN("has other walls before it on the plan"), SPOT("watches a place that was moved on the plan"),
         WAY("watches a path that was drawn anew"), AREA("is to spare ground that was drawn anew"),
         HIDDEN("has something before the place on the plan"), NIGHT("sees the night by another light"),
-        SENSING("is set to notice otherwise"), KEEPING("keeps its footage otherwise");
+        SENSING("is set to notice otherwise"), KEEPING("keeps its footage otherwise"), RESET("was reset", true),
+        HUNG("was moved or turned by somebody", true), CARD("has another card", true), ROUTER("is on a router or line that was changed",
+                true),
+        PHONES("rings another phone", true);
 
         private final String words;
+        private final boolean happens;
 
         Part(String words) {
+            this(words, false);
+        }
+
+        Part(String words, boolean happens) {
             this.words = words;
+            this.happens = happens;
         }
 
         public String words() {
@@ -107,15 +119,65 @@ public record ProofMark(Map<Part, String> parts) {
         List<Part> changed = new ArrayList<>();
         for (Part part : Part.values()) {
             boolean mended = part == Part.HIDDEN && "false".equals(parts.get(part));
-            if (then.parts().containsKey(part) && !then.parts().get(part).equals(parts.get(part)) && !mended) {
+            if (!part.happens && then.parts().containsKey(part) && !then.parts().get(part).equals(parts.get(part)) && !mended) {
                 changed.add(part);
             }
         }
         return changed;
     }
 
+    /**
+     * What has happened since a test that was made on a day, in the order of the parts: whatever is of a later day, and what is of the same
+     * day unless the test knew of it. Whose phone is new does not end a test as a whole, see {@link #phoneIsNew}.
+     */
+    List<Part> happenedSince(ProofMark then, LocalDate on) {
+        return parts.entrySet().stream().filter(each -> each.getKey().happens && each.getKey() != Part.PHONES).filter(each -> {
+            LocalDate day = LocalDate.parse(each.getValue());
+            return day.isAfter(on) || day.equals(on) && !each.getValue().equals(then.parts().get(each.getKey()));
+        }).map(Map.Entry::getKey).sorted().toList();
+    }
+
+    /** Whether somebody has another phone than the one that was tried in a test of a day. */
+    boolean phoneIsNew(long personId, ProofMark then, LocalDate on) {
+        return phones().entrySet().stream().filter(each -> each.getKey() == personId).map(Map.Entry::getValue)
+                .anyMatch(day -> day.isAfter(on)
+                        || day.equals(on) && !day.equals(then.phones().get(personId)));
+    }
+
+    private Map<Long, LocalDate> phones() {
+        String said = parts.getOrDefault(Part.PHONES, "");
+        return said.isEmpty() ? Map.of()
+                : Arrays.stream(said.split(" ")).map(each -> each.split("=")).collect(Collectors.toMap(each -> Long.valueOf(each[0]),
+                        each -> LocalDate.parse(each[1])));
+    }
+
+    private static void happened(Map<Part, String> parts, Promise promise, Camera camera, HouseholdFacts facts) {
+        boolean kept = promise instanceof Promise.KeepsDays || promise instanceof Promise.SurvivesTheft;
+        boolean overTheLine = promise instanceof Promise.HoldsLink || promise instanceof Promise.LiveAway
+                || promise instanceof Promise.AlertWithin;
+        latest(facts, Happened.Kind.RESET, camera).ifPresent(day -> parts.put(Part.RESET, day));
+        latest(facts, Happened.Kind.MOVED, camera).filter(day -> !kept).ifPresent(day -> parts.put(Part.HUNG, day));
+        latest(facts, Happened.Kind.CARD, camera).filter(day -> kept).ifPresent(day -> parts.put(Part.CARD, day));
+        latest(facts, Happened.Kind.ROUTER, camera).filter(day -> overTheLine).ifPresent(day -> parts.put(Part.ROUTER, day));
+        Map<Long, LocalDate> phones = new TreeMap<>();
+        facts.happened().stream().filter(each -> each.kind() == Happened.Kind.PHONE)
+                .forEach(each -> phones.merge(each.about().orElseThrow(),
+                        each.on(), (one, other) -> one.isAfter(other) ? one : other));
+        if (!phones.isEmpty() && (promise instanceof Promise.LiveAway || promise instanceof Promise.AlertWithin)) {
+            parts.put(Part.PHONES, phones.entrySet().stream().map(each -> each.getKey() + "=" + each.getValue()).collect(Collectors.joining(
+                    " ")));
+        }
+    }
+
+    /** The latest day of a kind, of the camera or of the house. */
+    private static Optional<String> latest(HouseholdFacts facts, Happened.Kind kind, Camera camera) {
+        return facts.happened().stream().filter(each -> each.kind() == kind && each.about().filter(id -> id != camera.id()).isEmpty()).map(
+                Happened::on).max(LocalDate::compareTo).map(LocalDate::toString);
+    }
+
     static ProofMark of(Promise promise, Camera camera, Hearing hearing) {
         Map<Part, String> parts = new EnumMap<>(Part.class);
+        happened(parts, promise, camera, hearing.facts());
         CameraPose pose = camera.pose();
         parts.put(Part.MODEL, camera.model().fullName());
         parts.put(Part.PLACE, String.format(Locale.ROOT, "%.2f/%.2f/%.2f", pose.xM(), pose.yM(), pose.heightM()));

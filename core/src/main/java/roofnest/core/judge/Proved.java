@@ -1,5 +1,7 @@
 package roofnest.core.judge;
 
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -11,6 +13,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 import roofnest.core.access.Access;
 import roofnest.core.promise.Evidence;
@@ -113,9 +116,10 @@ final class Proved {
         return TestsWanted.phones(promise, cameraId, hearing.facts()).stream().map(Access.Person::id).collect(Collectors.toSet());
     }
 
-    /** The newest test at a camera in which somebody's phone was tried. */
-    private static Optional<Proof> newest(List<Proof> holding, long cameraId, long personId) {
-        return holding.stream().filter(proof -> proof.cameraId() == cameraId && proof.phones().containsKey(personId))
+    /** The newest test at a camera in which somebody's phone was tried, if they still have that one. */
+    private Optional<Proof> newest(List<Proof> holding, long cameraId, long personId) {
+        return holding.stream().filter(proof -> proof.cameraId() == cameraId && proof.phones().containsKey(personId)
+                && !now(cameraId).phoneIsNew(personId, proof.mark(), day(proof)))
                 .reduce((older, newer) -> newer);
     }
 
@@ -127,7 +131,16 @@ final class Proved {
     }
 
     private List<ProofMark.Part> changedSince(Proof proof) {
-        return marks.computeIfAbsent(proof.cameraId(), id -> ProofMark.of(promise, cameras.get(id), hearing)).changedSince(proof.mark());
+        ProofMark now = now(proof.cameraId());
+        return Stream.concat(now.changedSince(proof.mark()).stream(), now.happenedSince(proof.mark(), day(proof)).stream()).toList();
+    }
+
+    private ProofMark now(long cameraId) {
+        return marks.computeIfAbsent(cameraId, id -> ProofMark.of(promise, cameras.get(id), hearing));
+    }
+
+    private static LocalDate day(Proof proof) {
+        return LocalDate.ofInstant(proof.at(), ZoneOffset.UTC);
     }
 
     /** The camera that was relied on, where another one failed and that one was not tried in the same light. */

@@ -11,6 +11,7 @@ import static roofnest.core.judge.Judging.finding;
 import static roofnest.core.judge.Judging.post;
 
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -197,6 +198,66 @@ class ProvedTest {
         for (String none : List.of("", "{", "{\"X\":1}", "Dunmark Post")) {
             assertThatThrownBy(() -> ProofMark.read(none)).as(none).isInstanceOf(IllegalArgumentException.class);
         }
+    }
+
+    /** What each kind of entry takes: a reset everything, a card what is kept, a router what goes over the line. */
+    @Test
+    void what_has_happened_ends_the_tests_that_rest_on_it_and_no_others() {
+        Promise keeps = new Promise.KeepsDays(KEY, 14);
+        Map<Happened.Kind, List<Promise>> ended = Map.of(Happened.Kind.RESET, List.of(ALERT, AWAY, LINK, STAIRS, BEFORE, NEVER, keeps),
+                Happened.Kind.MOVED, List.of(ALERT, AWAY, LINK, STAIRS, BEFORE, NEVER), Happened.Kind.CARD, List.of(keeps),
+                Happened.Kind.ROUTER, List.of(ALERT, AWAY, LINK), Happened.Kind.PHONE, List.of());
+        ended.forEach((kind, promises) -> {
+            for (Promise promise : List.of(ALERT, AWAY, LINK, STAIRS, BEFORE, NEVER, keeps)) {
+                HouseholdFacts facts = facts(HOUSE, List.of(promise), EYE);
+                ProofMark then = ProofMark.read(mark(promise, facts).text());
+                Optional<Long> about = kind == Happened.Kind.ROUTER ? Optional.empty() : Optional.of(7L);
+                ProofMark now = mark(promise, after(facts, new Happened(kind, about, TODAY)));
+                assertThat(now.happenedSince(then, TODAY.minusDays(1)).isEmpty()).as(kind + " and " + promise).isEqualTo(!promises.contains(
+                        promise));
+                assertThat(now.changedSince(then)).as("it is no change of what is set").isEmpty();
+                assertThat(now.happenedSince(then, TODAY).isEmpty()).as("on the same day, not known then").isEqualTo(!promises.contains(
+                        promise));
+                assertThat(now.happenedSince(ProofMark.read(now.text()), TODAY)).as("on the same day, tested after").isEmpty();
+                assertThat(now.happenedSince(then, TODAY.plusDays(1))).as("before the test").isEmpty();
+                ProofMark other = mark(promise, after(facts, new Happened(kind, about.map(id -> 8L), TODAY)));
+                assertThat(other.happenedSince(then, TODAY).isEmpty()).as("of another camera").isEqualTo(kind != Happened.Kind.ROUTER
+                        || !promises.contains(promise));
+            }
+        });
+        assertThatThrownBy(() -> new Happened(Happened.Kind.RESET, Optional.empty(), TODAY)).hasMessageContaining("of a camera");
+        assertThatThrownBy(() -> new Happened(Happened.Kind.ROUTER, Optional.of(7L), TODAY)).hasMessageContaining("whole house");
+    }
+
+    @Test
+    void after_it_was_reset_an_alert_that_was_proved_is_to_be_tested_again_and_says_why() {
+        HouseholdFacts facts = withAccess(facts(HOUSE, List.of(ALERT), EYE), new Access(List.of(IDA), List.of(grant(1))));
+        HouseholdFacts proved = with(facts, rang(facts, 0, Map.of(1L, true)));
+        assertThat(finding(proved, KEY).evidence()).isEqualTo(Evidence.PROVED);
+        HouseholdFacts reset = after(proved, new Happened(Happened.Kind.RESET, Optional.of(7L), TODAY));
+        assertThat(finding(reset, KEY).evidence()).isNotEqualTo(Evidence.PROVED);
+        assertThat(finding(reset, KEY).reason()).contains("Eye was reset since the test: to be tested again.");
+    }
+
+    @Test
+    void a_new_phone_has_to_ring_itself_and_the_others_are_still_proved() {
+        HouseholdFacts facts = withAccess(facts(HOUSE, List.of(ALERT), EYE), new Access(List.of(IDA, WREN), List.of(grant(1), grant(2))));
+        HouseholdFacts proved = with(facts, rang(facts, 0, Map.of(1L, true, 2L, true)));
+        assertThat(finding(proved, KEY).standing()).isEqualTo(Standing.KEPT);
+        HouseholdFacts anew = after(proved, new Happened(Happened.Kind.PHONE, Optional.of(2L), TODAY));
+        assertThat(finding(anew, KEY).evidence()).isNotEqualTo(Evidence.PROVED);
+        assertThat(finding(anew, KEY).reason()).contains("Wren’s phone at Eye is still to be tried").doesNotContain("Ida’s phone");
+        long later = TODAY.plusDays(1).atStartOfDay().toEpochSecond(ZoneOffset.UTC);
+        HouseholdFacts tried = after(with(facts, rang(facts, 0, Map.of(1L, true, 2L, true)), rang(facts, later, Map.of(2L, true))),
+                new Happened(Happened.Kind.PHONE, Optional.of(2L), TODAY));
+        assertThat(finding(tried, KEY).evidence()).isEqualTo(Evidence.PROVED);
+    }
+
+    private static HouseholdFacts after(HouseholdFacts of, Happened... happened) {
+        return new HouseholdFacts(of.plan(), of.cameras(), of.written(), of.network(), of.otherThings(), of.access(), of.proofs(), of
+                .climate(), of.today(), of.handedOver(), of.readings(), of.practice(), of.comings(), of.alerts(), of.footage(),
+                List.of(
+                        happened));
     }
 
     @Test
