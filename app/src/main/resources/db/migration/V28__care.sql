@@ -82,3 +82,37 @@ create table care_still (
   foreign key (household_id, camera_id) references camera (household_id, id) on delete cascade
 );
 create index care_still_household on care_still (household_id);
+
+-- Something that turned out bad at many houses: who has it is looked up, what was done about it is kept.
+create table recall (
+  id        bigint generated always as identity primary key,
+  firm_id   bigint not null references firm,
+  kind      text not null check (kind in ('MODEL', 'FIRMWARE', 'ROUTER', 'PASSWORD')),
+  match     text not null check (length(match) <= 120),
+  release   text not null default '' check (length(release) <= 40),
+  what      text not null check (length(what) between 1 and 400),
+  doing     text not null check (length(doing) between 1 and 400),
+  opened_by text not null,
+  opened_at timestamptz not null,
+  closed_by text,
+  closed_at timestamptz,
+  version   int not null default 1,
+  check ((closed_by is null) = (closed_at is null)),
+  check ((kind = 'PASSWORD') = (match = '')),
+  check ((kind = 'FIRMWARE') = (release <> ''))
+);
+create index recall_firm on recall (firm_id, opened_at);
+create table recall_step (
+  recall_id    bigint not null references recall on delete cascade,
+  household_id bigint not null references household on delete cascade,
+  -- 0 for the whole house.
+  camera_id    bigint not null default 0,
+  told_by      text,
+  told_at      timestamptz,
+  done_by      text,
+  done_at      timestamptz,
+  primary key (recall_id, household_id, camera_id),
+  check ((told_by is null) = (told_at is null)),
+  check ((done_by is null) = (done_at is null))
+);
+create index recall_step_household on recall_step (household_id);
