@@ -23,8 +23,9 @@ class CallsController {
     @GetMapping("/calls")
     String calls(@AuthenticationPrincipal Staff staff, Model model) {
         long firm = staff.firmId();
-        model.addAttribute("view", CallsView.of(cases.openOf(firm, CallsView.MOST_OPEN + 1), cases.byModel(firm), key -> models.get(key)
-                .fullName(), cases.bySeason(firm)));
+        model.addAttribute("view",
+                CallsView.of(cases.openOf(firm, CallsView.MOST_OPEN + 1), key -> models.get(key).fullName(), by -> cases.by(
+                        firm, by), cases.bySeason(firm)));
         return "calls";
     }
 }

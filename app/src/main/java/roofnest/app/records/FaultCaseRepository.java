@@ -210,24 +210,53 @@ public class FaultCaseRepository {
                 .list();
     }
 
-    /** @param years for which cameras of the model have been in the network, all together. @param cases that were closed with a cause */
-    public record OfModel(String modelKey, int cameras, double years, int cases) {}
+    /** What cameras are told apart by. */
+    public enum By {
+        MODEL("k.model_key", ""),
+        /** The run by which it was joined last, on the real thing. */
+        WAY("coalesce(r.way, '')", RUN),
+        /** Who made that run. */
+        PERSON("coalesce(r.started_by, '')", RUN),
+        /** What somebody said the wall is, with what is on it. */
+        WALL("coalesce(k.wall_base || '/' || k.wall_covering, '')", "");
+
+        private final String group;
+        private final String join;
+
+        By(String group, String join) {
+            this.group = group;
+            this.join = join;
+        }
+    }
+
+    private static final String RUN = """
+        left join lateral (select way, started_by from run where camera_id = k.id and not bench and finished_at is not null
+                             and given_up_at is null order by finished_at desc limit 1) r on true
+        """;
 
     /**
-     * What failed of each model that a firm has joined to a network, the most cameras first. Those that were taken out since count for
-     * as long as they were in it: they may be the very ones that failed.
+     * @param group by which these cameras are told from others; empty where it was not kept
+     * @param years for which they have been in the network, all together
+     * @param cases that were closed with a cause
      */
-    public List<OfModel> byModel(long firmId) {
-        return jdbc.sql("""
-            select k.model_key, count(*) as cameras,
+    public record Failed(String group, int cameras, double years, int cases) {}
+
+    /**
+     * What failed of all cameras that a firm has joined to a network, by one thing that they differ in, the most cameras first. Those that
+     * were taken out since count for as long as they were in it: they may be the very ones that failed.
+     */
+    public List<Failed> by(long firmId, By by) {
+        return jdbc.sql("select " + by.group + """
+             as told_by, count(*) as cameras,
                    sum(extract(epoch from greatest(coalesce(k.removed_at, :now) - k.joined_at, interval '0'))) / 31557600.0 as years,
                    coalesce(sum((select count(*) from fault_case c
                                  where c.camera_id = k.id and c.state = 'CURED' and c.opened_at >= k.joined_at)), 0) as cases
             from camera k join household h on h.id = k.household_id
+            """ + by.join + """
             where h.firm_id = :firm and k.joined_at is not null
-            group by k.model_key
-            order by count(*) desc, k.model_key
-            """).param("firm", firmId).param("now", OffsetDateTime.now(clock)).query((row, n) -> new OfModel(row.getString("model_key"), row
+            group by 1
+            order by count(*) desc, 1
+            """).param("firm", firmId).param("now", OffsetDateTime.now(clock)).query((row, n) -> new Failed(row.getString("told_by"), row
                 .getInt("cameras"), row.getDouble("years"), row.getInt("cases"))).list();
     }
 

@@ -238,6 +238,12 @@ class CasePageTest {
         changes.run(ref, Stage.PAIR, () -> cameras.remove(ref.id(), eye, "Jory Penhale"));
         assertThat(calls(ref.staff()).select("tr:contains(Cairnlow Eave)").text()).as("what failed and was taken out still counts")
                 .isEqualTo(closed.select("tr:contains(Cairnlow Eave)").text());
+        assertThat(closed.select("h2").eachText()).contains("What fails, by model", "By the way in", "By the wall", "By who set it up");
+        assertThat(closed.select("tr:contains(a way that was not kept)").text()).contains("too few to tell");
+        demo.jdbc().sql("""
+            update camera set wall_base = 'STONE', wall_covering = 'TILES', wall_covering_mm = 20, wall_said_by = 'x', wall_said_at = now()
+            where id = :id""").param("id", eye).update();
+        assertThat(calls(ref.staff()).select("tr:contains(stone, hung tiles or slates) td.num").eachText().get(2)).isEqualTo("1");
         Document others = calls(demo.staff("petra"));
         assertThat(others.text()).doesNotContain("a web or dirt");
         assertThat(others.select("tr:contains(Cairnlow Eave) td.num").last().text()).as("closed calls of another firm").isEqualTo("0");
