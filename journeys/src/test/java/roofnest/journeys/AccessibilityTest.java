@@ -14,6 +14,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 
 /** Every page by axe, on paper and in the loft, and nothing wider than a phone. */
@@ -113,7 +114,9 @@ class AccessibilityTest {
         paths.add(peverell + "/prove");
         paths.add(peverell + "/care");
         paths.add(peverell + "/sheet");
-        paths.addAll(List.of("/find?q=weir", "/carry", "/?due=WEEK"));
+        paths.add(peverell + "/care/now");
+        paths.addAll(List.of("/find?q=weir", "/carry", "/?due=WEEK", "/coming", "/coming/weeks", "/recalls"));
+        paths.add(visit.open(osgood.replace("/week", "/footage")).page().locator(".sheet a").first().getAttribute("href"));
         visit.household("Brannock").pair().goOn();
         paths.add(visit.page().url().replace(visit.site(), ""));
         visit.household("Lanyon").mount();
@@ -121,6 +124,21 @@ class AccessibilityTest {
         visit.household("Lanyon").prove().begin("Alert", "Lane eye");
         paths.add(visit.page().url().replace(visit.site(), ""));
         return paths;
+    }
+
+    @Test
+    void the_weeks_of_many_households_and_a_recall_have_no_violation(Visit visit) {
+        List<String> violations = new ArrayList<>();
+        visit.as("petra@marramlane.example").open("/coming");
+        all(visit, violations);
+        visit.open("/coming/weeks").page().locator(".weeks-chart").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
+        all(visit, violations);
+        visit.open("/recalls").page().getByLabel("Model, for a model or its firmware").selectOption("tarrowby-turn");
+        visit.page().getByLabel("What is wrong with it").fill("It forgets its time.");
+        visit.page().getByLabel("What is to be done").fill("Set its time again.");
+        visit.page().waitForNavigation(() -> visit.page().getByText("Who has it?").click());
+        all(visit, violations);
+        assertThat(violations).isEmpty();
     }
 
     @Test
