@@ -34,8 +34,11 @@ class CarryController {
     private final ContactCards cards;
     private final HouseholdBooks books;
     private final FirmRepository firms;
+    private final Customers customers;
 
-    CarryController(CarryOut out, CarryIn in, FirmLists lists, ContactCards cards, HouseholdBooks books, FirmRepository firms) {
+    CarryController(CarryOut out, CarryIn in, FirmLists lists, ContactCards cards, HouseholdBooks books, FirmRepository firms,
+            Customers customers) {
+        this.customers = customers;
         this.cards = cards;
         this.books = books;
         this.firms = firms;
@@ -89,6 +92,34 @@ class CarryController {
                 + (passwords == 0 ? "" : passwords == 1 ? " The Wi-Fi's password is to be typed at Ready."
                         : " The passwords of " + passwords + " networks are to be typed at Ready."));
         return "redirect:" + taken.get().ref().path() + "/sheet";
+    }
+
+    /** What would happen: nothing is changed. */
+    @PostMapping("/carry/customers")
+    String tryCustomers(@AuthenticationPrincipal Staff staff, @RequestParam(required = false) MultipartFile file, Form form, Model model)
+            throws IOException {
+        byte[] sent = file == null ? new byte[0] : file.getBytes();
+        AtomicReference<Customers.Trial> trial = new AtomicReference<>();
+        if (!form.bring("customers", () -> trial.set(customers.tryOut(staff.firmId(), sent)))) {
+            return page(form, model);
+        }
+        model.addAttribute("trial", trial.get());
+        model.addAttribute("taken", trial.get().taken());
+        model.addAttribute("bad", trial.get().wrong());
+        model.addAttribute("content", new String(sent, StandardCharsets.UTF_8));
+        return "customers";
+    }
+
+    @PostMapping("/carry/customers/take")
+    String takeCustomers(@AuthenticationPrincipal Staff staff, Form form, @RequestParam(defaultValue = "") String content, Model model,
+            RedirectAttributes flash) throws IOException {
+        AtomicReference<Integer> taken = new AtomicReference<>();
+        if (!form.bring("customers", () -> taken.set(customers.take(staff, content.getBytes(StandardCharsets.UTF_8))))) {
+            return page(form, model);
+        }
+        flash.addFlashAttribute("notice", taken.get() == 0 ? "Nobody was new: all of them are there already." : taken.get() == 1
+                ? "One household was taken in." : taken.get() + " households were taken in.");
+        return "redirect:/";
     }
 
     @GetMapping("/lists/{list}.csv")
