@@ -2,6 +2,7 @@ package roofnest.app.carry;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Base64;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.atomic.AtomicReference;
@@ -106,20 +107,29 @@ class CarryController {
         model.addAttribute("trial", trial.get());
         model.addAttribute("taken", trial.get().taken());
         model.addAttribute("bad", trial.get().wrong());
-        model.addAttribute("content", new String(sent, StandardCharsets.UTF_8));
+        model.addAttribute("content", Base64.getEncoder().encodeToString(sent));
         return "customers";
     }
 
+    /** @param content of the file that was tried, in Base64 */
     @PostMapping("/carry/customers/take")
     String takeCustomers(@AuthenticationPrincipal Staff staff, Form form, @RequestParam(defaultValue = "") String content, Model model,
             RedirectAttributes flash) throws IOException {
         AtomicReference<Integer> taken = new AtomicReference<>();
-        if (!form.bring("customers", () -> taken.set(customers.take(staff, content.getBytes(StandardCharsets.UTF_8))))) {
+        if (!form.bring("customers", () -> taken.set(customers.take(staff, decoded(content))))) {
             return page(form, model);
         }
         flash.addFlashAttribute("notice", taken.get() == 0 ? "Nobody was new: all of them are there already." : taken.get() == 1
                 ? "One household was taken in." : taken.get() + " households were taken in.");
         return "redirect:/";
+    }
+
+    private static byte[] decoded(String content) throws ImportRefused {
+        try {
+            return Base64.getDecoder().decode(content);
+        } catch (IllegalArgumentException notOurs) {
+            throw new ImportRefused(List.of("The file did not come along. Choose it again."));
+        }
     }
 
     @GetMapping("/lists/{list}.csv")
