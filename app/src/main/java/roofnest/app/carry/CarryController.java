@@ -107,7 +107,7 @@ class CarryController {
         model.addAttribute("trial", trial.get());
         model.addAttribute("taken", trial.get().taken());
         model.addAttribute("bad", trial.get().wrong());
-        model.addAttribute("content", Base64.getEncoder().encodeToString(sent));
+        model.addAttribute("sent", Base64.getEncoder().encodeToString(sent));
         return "customers";
     }
 

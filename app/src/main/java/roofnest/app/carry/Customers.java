@@ -18,6 +18,7 @@ import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import org.apache.commons.csv.DuplicateHeaderMode;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -193,7 +194,8 @@ public class Customers {
                 .max((a, b) -> Long.compare(head.chars().filter(c -> c == a).count(), head.chars().filter(c -> c == b).count()))
                 .orElseThrow();
         List<Customer> read = new ArrayList<>();
-        try (CSVParser parser = CSVFormat.RFC4180.builder().setDelimiter(by).setHeader().setSkipHeaderRecord(true).setIgnoreHeaderCase(true)
+        try (CSVParser parser = CSVFormat.RFC4180.builder().setDuplicateHeaderMode(DuplicateHeaderMode.DISALLOW).setDelimiter(by)
+                .setHeader().setSkipHeaderRecord(true).setIgnoreHeaderCase(true)
                 .setTrim(true).setIgnoreEmptyLines(true).setAllowMissingColumnNames(true).get().parse(new StringReader(text))) {
             Set<String> names = new HashSet<>(parser.getHeaderNames().stream().map(each -> each.toLowerCase(Locale.ROOT).strip()).toList());
             for (String needed : List.of("name", "address")) {
