@@ -157,11 +157,15 @@ class VisitWeeks {
                 if (onIt) {
                     booked.add(stops.size());
                 }
-                if (rows.stream().anyMatch(row -> row.householdId() == errand.household() && row.coming().work().isPresent() && row.coming()
-                        .on().isBefore(today))) {
+                WeeksAhead.Stop stop = stop(errand, days);
+                boolean past
+                        = rows.stream().anyMatch(row -> row.householdId() == errand.household() && row.coming().work().isPresent() && row
+                                .coming().on().isBefore(today));
+                // Where no van goes out until its last day, it is past by the first on which one does.
+                if (past || days.get(stop.fromDay()).isAfter(errand.until())) {
                     late.add(stops.size());
                 }
-                stops.add(stop(errand, days));
+                stops.add(stop);
                 errands.add(errand);
             }
         }

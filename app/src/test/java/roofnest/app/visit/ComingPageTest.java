@@ -132,6 +132,20 @@ class ComingPageTest {
     }
 
     @Test
+    void what_no_van_can_reach_by_its_last_day_is_said_to_be_past_it() {
+        long house = inCare("Weekend", "1 Tern Row, Staithe", today.minusDays(10), today.minusDays(2));
+        changes.run(new HouseholdRef(house, staff), Stage.CARE, () -> log.add(house, new LogRepository.Said(null, LogRepository.Kind.REPAIR,
+                "The bracket has sagged.", today, today.plusDays(1)), "Una"));
+        List<DayOfWeek> later = List.of(today.plusDays(3).getDayOfWeek());
+
+        VisitWeeks.Found found = weeks.find(staff, today, new VisitWeeks.Asked(1, 1, 480, later));
+
+        assertThat(found.plan().orElseThrow().daysOut()).hasSize(1);
+        assertThat(found.prepared().late()).containsExactly(0);
+        assertThat(weeks.find(staff, today, new VisitWeeks.Asked(1, 1, 480, EVERY_DAY)).prepared().late()).isEmpty();
+    }
+
+    @Test
     void a_day_is_booked_whole_and_only_while_nobody_set_another() throws Exception {
         inCare("Bookham", "1 Tern Row, Staithe", today.minusDays(360), today.minusDays(60));
         inCare("Brookham", "2 Tern Row, Staithe", today.minusDays(360), today.minusDays(60));
