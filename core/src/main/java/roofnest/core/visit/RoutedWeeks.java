@@ -23,6 +23,8 @@ import com.google.protobuf.Duration;
  */
 final class RoutedWeeks {
     private static final long LEFT = 1_000_000;
+    /** More stops are put on days without asking which vans have the ladder. */
+    private static final int MOST_WITH_LADDERS_APART = 120;
     private static final int NANOS = 1_000_000_000;
 
     private final WeeksAhead ahead;
@@ -36,13 +38,14 @@ final class RoutedWeeks {
         this.ahead = ahead;
         this.n = ahead.stops().size();
         boolean some = ahead.stops().stream().anyMatch(WeeksAhead.Stop::ladder);
-        boolean all = ahead.stops().stream().allMatch(WeeksAhead.Stop::ladder);
+        // Of very many every van has the ladder along while they are put on days: half as many vehicles are looked at in the same time.
+        boolean all = n > MOST_WITH_LADDERS_APART || ahead.stops().stream().allMatch(WeeksAhead.Stop::ladder);
         for (int day = 0; day < ahead.days(); day++) {
             for (int van = 0; van < ahead.vans(); van++) {
                 if (!all) {
                     vans.add(new Van(day, false));
                 }
-                if (some) {
+                if (some || all) {
                     vans.add(new Van(day, true));
                 }
             }
