@@ -156,6 +156,18 @@ class LogPageTest {
     }
 
     @Test
+    void what_the_household_is_due_for_follows_the_look_and_the_card() throws Exception {
+        assertThat(households.get(ref.id()).dueWhat()).isEqualTo("look over all cameras");
+        assertThat(households.get(ref.id()).dueOn()).isEqualTo(today.plusDays(165));
+        perform(enter("LOOK", "All well."));
+        assertThat(households.get(ref.id()).dueOn()).isEqualTo(today.plusDays(365));
+        changes.run(ref, Stage.CARE,
+                () -> cards.say(ref.id(), eye, new CardRepository.Card(today.minusDays(4000), true, 64, Optional.empty(),
+                        null, "Jory", 0)));
+        assertThat(households.get(ref.id()).dueWhat()).isEqualTo("change the card of Eye");
+    }
+
+    @Test
     void what_an_entry_said_before_it_was_changed_is_kept() throws Exception {
         enterWell("MOVED", "Turned a little.");
         LogRepository.Entry entry = log.of(ref.id()).get(0);

@@ -33,15 +33,15 @@ public final class WorkAhead {
      *
      * @param stageSince when its work reached this stage; empty when that was not kept
      * @param appointment the day of the visit that was made out; empty when there is none, or it is over
-     * @param charges of packs, from the forecast
+     * @param byItself what comes up without anybody having written it down: packs, cards, the yearly look
      * @param firmware the day on which the firmware of each device was last looked at
      * @param repairs that are open
      * @param comesUp what else was written down to come up again
      */
-    public record Known(Stage stage, Optional<LocalDate> stageSince, Optional<LocalDate> appointment, List<Due> charges,
+    public record Known(Stage stage, Optional<LocalDate> stageSince, Optional<LocalDate> appointment, List<Due> byItself,
             List<LocalDate> firmware, List<Noted> repairs, List<Noted> comesUp) {
         public Known {
-            charges = List.copyOf(charges);
+            byItself = List.copyOf(byItself);
             firmware = List.copyOf(firmware);
             repairs = List.copyOf(repairs);
             comesUp = List.copyOf(comesUp);
@@ -54,7 +54,7 @@ public final class WorkAhead {
         known.repairs().forEach(
                 repair -> ahead.add(new Due(repair.nextOn().orElse(repair.on().plusDays(REPAIR_DAYS)), "repair: " + repair.what())));
         if (known.stage() == Stage.CARE) {
-            ahead.addAll(known.charges());
+            ahead.addAll(known.byItself());
             known.firmware().stream().min(Comparator.naturalOrder())
                     .ifPresent(last -> ahead.add(new Due(last.plusDays(FIRMWARE_DAYS), "look at the firmware")));
         } else if (known.appointment().isPresent()) {
