@@ -86,7 +86,7 @@ class NowController {
     }
 
     @PostMapping("/households/{household}/care/now/{camera}/still")
-    @Says("The still is kept beside that of the hand-over.")
+    @Says("The picture of today is kept.")
     String still(HouseholdRef ref, @PathVariable("camera") long id, @RequestParam(required = false) MultipartFile picture, Form form,
             Model model) throws IOException {
         byte[] sent = picture == null ? new byte[0] : picture.getBytes();

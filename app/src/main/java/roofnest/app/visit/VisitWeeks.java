@@ -5,10 +5,12 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.ExecutionException;
@@ -133,12 +135,18 @@ class VisitWeeks {
         Map<Long, House> houses = new LinkedHashMap<>();
         Map<Long, LocalDate> set = new HashMap<>();
         List<Errand.Reason> reasons = new ArrayList<>();
+        Set<Errand.Reason> over = new HashSet<>();
         for (ComingRepository.Row row : rows) {
             houses.put(row.householdId(), new House(row.household(), row.area(), row.version()));
             if (row.booked() != null && !row.booked().isBefore(today)) {
                 set.put(row.householdId(), row.booked());
             }
-            row.coming().work().ifPresent(work -> reasons.add(reason(row, work, today, set.get(row.householdId()))));
+            row.coming().work().map(work -> reason(row, work, today, set.get(row.householdId()))).ifPresent(reason -> {
+                reasons.add(reason);
+                if (row.coming().on().isBefore(today)) {
+                    over.add(reason);
+                }
+            });
         }
         Map<Long, LocalDate> elsewhere = new LinkedHashMap<>();
         List<Errand> errands = new ArrayList<>();
@@ -158,9 +166,7 @@ class VisitWeeks {
                     booked.add(stops.size());
                 }
                 WeeksAhead.Stop stop = stop(errand, days);
-                boolean past
-                        = rows.stream().anyMatch(row -> row.householdId() == errand.household() && row.coming().work().isPresent() && row
-                                .coming().on().isBefore(today));
+                boolean past = errand.reasons().stream().anyMatch(over::contains);
                 // Where no van goes out until its last day, it is past by the first on which one does.
                 if (past || days.get(stop.fromDay()).isAfter(errand.until())) {
                     late.add(stops.size());

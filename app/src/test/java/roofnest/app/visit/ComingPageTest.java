@@ -42,6 +42,7 @@ import roofnest.core.care.Coming;
 import roofnest.core.judge.Camera;
 import roofnest.core.promise.Stage;
 import roofnest.core.view.CameraPose;
+import roofnest.core.visit.Errand;
 
 @AppTest
 class ComingPageTest {
@@ -129,6 +130,23 @@ class ComingPageTest {
         });
         assertThat(found.prepared().errands()).extracting(each -> each.household()).containsExactlyInAnyOrder(one, two);
         assertThat(found.prepared().reasons()).isGreaterThan(2);
+    }
+
+    @Test
+    void of_two_visits_to_one_house_only_the_one_for_what_is_past_its_day_is_said_to_be() {
+        long house = inCare("Twice", "1 Tern Row, Staithe", today.minusDays(10), today.minusDays(2));
+        changes.run(new HouseholdRef(house, staff), Stage.CARE, () -> {
+            log.add(house, new LogRepository.Said(null, LogRepository.Kind.REPAIR, "The bracket has sagged.", today.minusDays(9), null),
+                    "Una");
+            log.add(house, null, LogRepository.Kind.FIRMWARE, "Looked at.", today.minusDays(100), "Una");
+        });
+
+        VisitWeeks.Prepared prepared = weeks.find(staff, today, new VisitWeeks.Asked(12, 1, 480, EVERY_DAY)).prepared();
+
+        assertThat(prepared.errands()).hasSizeGreaterThan(1);
+        assertThat(prepared.late()).hasSize(1);
+        assertThat(prepared.errands().get(prepared.late().get(0)).reasons()).extracting(Errand.Reason::what).contains(
+                "The bracket has sagged.");
     }
 
     @Test
