@@ -92,7 +92,7 @@ class RouteWalkTest {
                     || route.pattern().contains("{number}") || route.pattern().contains("{quotation}")
                     || route.pattern().contains("{bill}") || route.pattern().endsWith("/still.jpg") || route.pattern().endsWith("/then.jpg")
                     || route.pattern().contains("{resident}") || route.pattern().contains("{given}") || route.pattern().contains("{case}")
-                    || route.pattern().contains("{recall}")
+                    || route.pattern().contains("{recall}") || route.pattern().contains("{theft}")
                     || route.needs() == Role.Permission.MANAGE_PEOPLE || route.pattern().endsWith("/photos/{photo}")
                     || route.pattern().endsWith("/firm/mark.png") || route.pattern().endsWith("/run/photo.jpg")
                     || route.pattern().contains("/run/steps/") || route.pattern().endsWith("/run/along")

@@ -83,7 +83,7 @@ public class Routes {
                 .replace("{passkey}", "1").replace("{kind}", "LIVE_HOME").replace("{count}", "1").replace("{walk}", "1")
                 .replace("{view}", "1").replace("{given}", "1").replace("{case}", "1").replace("{term}", "1").replace("{recall}", "1")
                 .replace("{step:told|done|back}", "told")
-                .replace("{index}", "0");
+                .replace("{theft}", "1").replace("{seq}", "0").replace("{index}", "0");
         Optional<String> upload = route.method() == HttpMethod.POST
                 ? UPLOADS.keySet().stream().filter(route.pattern()::endsWith).findFirst() : Optional.empty();
         AbstractMockHttpServletRequestBuilder<?> request = upload.isPresent()

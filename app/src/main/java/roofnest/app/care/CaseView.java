@@ -102,7 +102,7 @@ record CaseView(FaultCaseRepository.Case of, String state, Optional<Asked> asked
         return Numbers.fixed(asking.bits(), 2) + " bits in " + minutes(asking.question().minutes());
     }
 
-    private static Done done(FaultCaseRepository.Step step) {
+    static Done done(FaultCaseRepository.Step step) {
         String by = step.by() + ", " + AT.format(step.at());
         if (step.cause() != null) {
             return new Done(Cause.valueOf(step.cause()).cure().words(), "tried; it did not help", by);

@@ -23,6 +23,7 @@ import org.springframework.web.multipart.MultipartFile;
 
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
+import roofnest.app.records.MountPhotoRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.web.Form;

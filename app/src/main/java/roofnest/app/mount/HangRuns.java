@@ -8,6 +8,7 @@ import java.util.function.Supplier;
 
 import org.springframework.stereotype.Service;
 
+import roofnest.app.records.MountPhotoRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;

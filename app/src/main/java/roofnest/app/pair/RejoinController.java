@@ -1,6 +1,7 @@
 package roofnest.app.pair;
 
 import java.time.Clock;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,6 +20,8 @@ import roofnest.app.records.CameraRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HubRepository;
+import roofnest.app.records.ResidentRepository;
+import roofnest.app.web.Form;
 import roofnest.app.web.NoSuchPage;
 import roofnest.core.access.Access;
 import roofnest.core.catalogue.DeviceModel;
@@ -43,10 +46,14 @@ class RejoinController {
     private final RejoinRepository rejoins;
     private final CameraRepository cameras;
     private final Changes changes;
+    private final ResidentRepository residents;
+    private final RouterDays days;
     private final Clock clock;
 
     RejoinController(Frames frames, Sites sites, Runs runs, RejoinRepository rejoins, CameraRepository cameras, Changes changes,
-            Clock clock) {
+            ResidentRepository residents, RouterDays days, Clock clock) {
+        this.residents = residents;
+        this.days = days;
         this.frames = frames;
         this.sites = sites;
         this.runs = runs;
@@ -58,15 +65,39 @@ class RejoinController {
 
     @GetMapping("/households/{household}/pair/rejoin")
     String rejoin(HouseholdRef ref, Model model) {
+        return page(ref, Form.empty(), model);
+    }
+
+    private String page(HouseholdRef ref, Form form, Model model) {
         Site site = sites.of(ref);
         frames.frame(ref, Stage.PAIR, model, site.household());
         Optional<RejoinRepository.Rejoin> open = rejoins.open(ref.id());
         model.addAttribute("begun", open.orElse(null));
         model.addAttribute("zone", clock.getZone());
+        model.addAttribute("form", form);
+        model.addAttribute("plan", plan(ref, site, open));
+        model.addAttribute("to", residents.of(ref.id()).stream().filter(each -> each.tie() == Access.Tie.LIVES_HERE
+                && !each.email().isBlank()).map(ResidentRepository.Resident::email).findFirst().orElse(""));
+        return "rejoin";
+    }
+
+    private RejoinPlan plan(HouseholdRef ref, Site site, Optional<RejoinRepository.Rejoin> open) {
         List<RejoinPlan.Device> devices = new ArrayList<>(hubs(ref, site, open.map(RejoinRepository.Rejoin::begunAt)));
         devices.addAll(cameras(site, open.map(rejoins::back).orElse(Set.of())));
-        model.addAttribute("plan", RejoinPlan.of(old(site), true, devices, site.household().facts().otherThings()));
-        return "rejoin";
+        return RejoinPlan.of(old(site), true, devices, site.household().facts().otherThings());
+    }
+
+    @PostMapping("/households/{household}/pair/rejoin/tell")
+    @Says("The mail is in the household’s post; the day stands in the log.")
+    String tell(HouseholdRef ref, Form form, Model model) {
+        String to = form.email("to", "the household's e-mail address");
+        LocalDate today = LocalDate.now(clock);
+        LocalDate day = form.date("day", "the day on which the router changes");
+        if (form.faultAt("day") == null && !day.isAfter(today)) {
+            form.fault("day", "They are told ahead: choose a day from tomorrow on.");
+        }
+        return form.save(() -> days.tell(ref, to, plan(ref, sites.of(ref), rejoins.open(ref.id())), day, today)) ? toRejoin(ref)
+                : page(ref, form, model);
     }
 
     private static RejoinPlan.Old old(Site site) {

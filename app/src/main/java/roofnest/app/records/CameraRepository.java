@@ -607,6 +607,24 @@ public class CameraRepository implements Archive {
                 .update();
     }
 
+    /**
+     * Another device takes its place, if nobody saved it since {@code version}: set as it is to be set, not joined, not hung, and nothing
+     * said of its sticker, its pack or its firmware yet.
+     */
+    public void replace(long householdId, Camera by, int version) {
+        tune(householdId, by.id(), by.settings(), null, version);
+        mask(householdId, by.id(), by.masked(), version + 1);
+        zone(householdId, by.id(), by.zones(), version + 2);
+        by.watching().ifPresent(watching -> watch(householdId, by.id(), watching, version + 3));
+        jdbc.sql("""
+            update camera
+            set model_key = :model, serial = null, sticker_kept = null, device_id = null, label_read_by = null, joined_at = null,
+                own_password_at = null, mounted_at = null, last_charged_on = null, pack_since = null, firmware = null,
+                clock_set_at = null, recovery_address = null, worst_week_share = null, set_before = null
+            where household_id = :householdId and id = :id
+            """).param("model", by.model().key()).param("householdId", householdId).param("id", by.id()).update();
+    }
+
     public void rename(long householdId, long id, String name) {
         jdbc.sql("update camera set name = :name where household_id = :householdId and id = :id")
                 .param("name", name)

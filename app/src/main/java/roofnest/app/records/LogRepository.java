@@ -34,7 +34,7 @@ public class LogRepository implements Archive {
     public enum Kind {
         NOTE("note"), CHARGE("pack charged"), CALL("call"), RESET("reset"), FIRMWARE("firmware"),
         ROUTER("router, provider or Wi-Fi password changed"), CARD("card changed"), MOVED("camera moved or turned"),
-        PHONE("somebody has a new phone"), LEFT("somebody left the house"), LOOK("yearly look"),
+        PHONE("somebody has a new phone"), LEFT("somebody left the house"), LOOK("yearly look"), REPLACED("camera replaced"),
         REPAIR("repair, open");
 
         private final String words;
@@ -49,7 +49,7 @@ public class LogRepository implements Archive {
 
         /** Whether it is about one camera. */
         public boolean ofCamera() {
-            return this == CHARGE || this == CARD || this == MOVED || this == RESET;
+            return this == CHARGE || this == CARD || this == MOVED || this == RESET || this == REPLACED;
         }
 
         /** Whether it is about somebody of the household. */
@@ -61,7 +61,7 @@ public class LogRepository implements Archive {
         public String effect() {
             return switch (this) {
                 case CHARGE -> "The next charge is reckoned from this day.";
-                case RESET -> "What was tested of this camera before is to be tested again.";
+                case RESET, REPLACED -> "What was tested of this camera before is to be tested again.";
                 case FIRMWARE -> "Firmware is asked for again half a year on.";
                 case ROUTER -> "Links, alerts and pictures from away that were tested before are to be tested again.";
                 case CARD -> "What it keeps is to be tested again; a card that was written down is reckoned from this day.";
@@ -81,6 +81,7 @@ public class LogRepository implements Archive {
                 case CARD -> Optional.of(Happened.Kind.CARD);
                 case MOVED -> Optional.of(Happened.Kind.MOVED);
                 case PHONE -> Optional.of(Happened.Kind.PHONE);
+                case REPLACED -> Optional.of(Happened.Kind.REPLACED);
                 default -> Optional.empty();
             };
         }

@@ -12,6 +12,8 @@ public record Happened(Kind kind, Optional<Long> about, LocalDate on) {
     public enum Kind {
         /** A camera was set up anew. */
         RESET,
+        /** Another device hangs in a camera's place. */
+        REPLACED,
         /** A camera was moved or turned. */
         MOVED,
         /** A camera has another card. */

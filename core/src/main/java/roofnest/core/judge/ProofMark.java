@@ -44,6 +44,7 @@ public record ProofMark(Map<Part, String> parts) {
         WAY("watches a path that was drawn anew"), AREA("is to spare ground that was drawn anew"),
         HIDDEN("has something before the place on the plan"), NIGHT("sees the night by another light"),
         SENSING("is set to notice otherwise"), KEEPING("keeps its footage otherwise"), RESET("was reset", true),
+        DEVICE("is another device", true),
         HUNG("was moved or turned by somebody", true), CARD("has another card", true), ROUTER("is on a router or line that was changed",
                 true),
         PHONES("rings another phone", true);
@@ -156,6 +157,7 @@ public record ProofMark(Map<Part, String> parts) {
         boolean overTheLine = promise instanceof Promise.HoldsLink || promise instanceof Promise.LiveAway
                 || promise instanceof Promise.AlertWithin;
         latest(facts, Happened.Kind.RESET, camera).ifPresent(day -> parts.put(Part.RESET, day));
+        latest(facts, Happened.Kind.REPLACED, camera).ifPresent(day -> parts.put(Part.DEVICE, day));
         latest(facts, Happened.Kind.MOVED, camera).filter(day -> !kept).ifPresent(day -> parts.put(Part.HUNG, day));
         latest(facts, Happened.Kind.CARD, camera).filter(day -> kept).ifPresent(day -> parts.put(Part.CARD, day));
         latest(facts, Happened.Kind.ROUTER, camera).filter(day -> overTheLine).ifPresent(day -> parts.put(Part.ROUTER, day));

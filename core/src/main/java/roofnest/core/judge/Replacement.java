@@ -34,16 +34,20 @@ import roofnest.core.week.WatchSetting;
  * @param camera as it is to be written down: not joined, not hung, with the settings that it takes over
  * @param keeping where its footage goes
  * @param carried what becomes of each setting, in the order in which they are set
+ * @param work that it is besides joining and hanging it
  * @param turns promises that stand otherwise with it, those that it breaks first
  * @param again promises that were tested or read on site and rest on the plan again, in words
  */
-public record Replacement(Camera camera, Keeping keeping, List<Replacement.Carried> carried, List<Replacement.Turn> turns,
-        List<String> again) {
+public record Replacement(Camera camera, Keeping keeping, List<Replacement.Carried> carried, List<Replacement.Work> work,
+        List<Replacement.Turn> turns, List<String> again) {
     /** How much of a setting goes over. */
     public enum Over { WHOLE, CHANGED, NOT }
 
     /** @param why in words; empty where all of it goes over */
     public record Carried(String what, Over over, String why) {}
+
+    /** @param hinders whether it cannot hang there before that is done */
+    public record Work(String words, boolean hinders) {}
 
     /** A promise that stands otherwise. @param reason of the standing that it would have */
     public record Turn(PromiseKey promise, String wording, Standing before, Standing then, String reason) {
@@ -63,6 +67,7 @@ public record Replacement(Camera camera, Keeping keeping, List<Replacement.Carri
 
     public Replacement {
         carried = List.copyOf(carried);
+        work = List.copyOf(work);
         turns = List.copyOf(turns);
         again = List.copyOf(again);
     }
@@ -72,8 +77,10 @@ public record Replacement(Camera camera, Keeping keeping, List<Replacement.Carri
      * @param before a camera of the facts
      * @param planned where the plan has it, which need not be how it was read to hang
      * @param model of the device that comes, as its document has it; may be the same
+     * @param hubModels of the hubs that are in the house
      */
-    public static Replacement of(HouseholdJudge judge, HouseholdFacts facts, Camera before, CameraPose planned, DeviceModel model) {
+    public static Replacement of(HouseholdJudge judge, HouseholdFacts facts, Camera before, CameraPose planned, DeviceModel model,
+            Set<String> hubModels) {
         List<Carried> carried = new ArrayList<>();
         Camera.Settings settings = settings(before.settings(), model, carried);
         Camera bare = new Camera(before.id(), before.name(), model, planned, Set.of(), settings, false, false, false, Optional
@@ -89,7 +96,35 @@ public record Replacement(Camera camera, Keeping keeping, List<Replacement.Carri
                 .of(facts.today()), set.zones(), Optional.empty(), set.look(), set.lead(), set.watching(), set.setup());
         Judgement was = judge.again(facts);
         Judgement is = judge.again(withFootage(facts.withCamera(working), before.id(), keeping));
-        return new Replacement(set, keeping, carried, turns(was, is), again(was, is));
+        return new Replacement(set, keeping, carried, work(before.model(), model, hubModels), turns(was, is), again(was, is));
+    }
+
+    private static List<Work> work(DeviceModel was, DeviceModel is, Set<String> hubModels) {
+        List<Work> work = new ArrayList<>();
+        if (was.mount().outdoors() && !is.mount().outdoors()) {
+            work.add(new Work(
+                    "It is not made for outdoors, and the one before was: it hangs under a roof that keeps rain off, or not at all.",
+                    true));
+        }
+        if (!was.mount().mayHangIndoors() && is.mount().mayHangIndoors() && !is.mount().outdoors()) {
+            work.add(new Work("It is made for rooms only.", true));
+        }
+        if (is.radio().viaHub() && is.hub() != null && !hubModels.contains(is.hub())) {
+            work.add(new Work("It joins through a hub of its own kind, and none is in the house: one is brought and joined first.", true));
+        }
+        if (was.power().onBattery() && !is.power().onBattery()) {
+            work.add(new Work("It wants a lead to mains power; the one before ran on its pack.", true));
+        }
+        if (!was.power().onBattery() && is.power().onBattery()) {
+            work.add(new Work("It runs on its pack: who charges it is agreed. The lead of the one before is made dead and blanked off.",
+                    false));
+        }
+        if (!was.key().equals(is.key()) && (was.mount().holes().isEmpty() || !was.mount().holes().equals(is.mount().holes()))) {
+            work.add(new Work(was.mount().holes().isEmpty() || is.mount().holes().isEmpty()
+                    ? "Whether its plate sits on the holes of the one before was not measured: hold it up first."
+                    : "Its plate has other holes: " + is.mount().screws() + " are drilled anew, the old ones are closed.", false));
+        }
+        return work;
     }
 
     private static HouseholdFacts withFootage(HouseholdFacts facts, long cameraId, Keeping keeping) {

@@ -13,7 +13,8 @@ public final class Removal {
 
     /** Where a device goes. */
     public enum To {
-        GIVEN_AWAY("given away or sold"), ELSEWHERE("moved to another house of theirs"), BROKEN("broken, to be disposed of");
+        GIVEN_AWAY("given away or sold"), ELSEWHERE("moved to another house of theirs"), BROKEN("broken, to be disposed of"),
+        TAKEN_DOWN("taken down and kept");
 
         private final String words;
 
@@ -46,6 +47,10 @@ public final class Removal {
         List<String> steps = new ArrayList<>();
         steps.add("Take it out of the account first, by whoever owns the account: as long as it is in there, nobody else can add it"
                 + (people > 1 ? ", and " + people + " people can look through it" : "") + ".");
+        if (!model.power().onBattery()) {
+            steps.add("Make its lead dead before it comes off: pull the plug; what is wired in is disconnected by whoever is licensed for"
+                    + " it.");
+        }
         if (model.sharing() == Sharing.TOLD_SECRET) {
             steps.add("Whoever was told its ID and password still knows them: only its reset ends that.");
         }
@@ -59,8 +64,10 @@ public final class Removal {
             steps.add("Reset it, with the owner's word: "
                     + lower(model.setUp().resets().isEmpty() ? model.setUp().reset() : model.setUp().resets().get(0).instruction()) + ".");
         }
+        steps.add("Close the holes that it leaves in the wall, outside against water.");
         steps.add(to == To.BROKEN ? "Its pack and electronics go where such things are collected; a swollen pack is not carried in the van."
-                : "The sticker goes with it" + (to == To.GIVEN_AWAY ? ", its own password does not." : "."));
+                : to == To.TAKEN_DOWN && model.power().onBattery() ? "Its pack is stored half full, in the dry; the sticker stays with it."
+                        : "The sticker goes with it" + (to == To.GIVEN_AWAY ? ", its own password does not." : "."));
         steps.add("Our log of it is kept; its password leaves the sealed store.");
         return steps;
     }

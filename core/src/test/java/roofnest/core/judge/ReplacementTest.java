@@ -45,7 +45,7 @@ class ReplacementTest {
     }
 
     private static Replacement to(HouseholdFacts facts, String key) {
-        return Replacement.of(HouseholdJudge.of(facts), facts, facts.cameras().get(0), door(), model(key));
+        return Replacement.of(HouseholdJudge.of(facts), facts, facts.cameras().get(0), door(), model(key), Set.of());
     }
 
     private static Replacement.Carried carried(Replacement replacement, String what) {
@@ -141,6 +141,23 @@ class ReplacementTest {
         Judgement judged = HouseholdJudge.judge(facts.withCamera(phone.camera()));
         assertThat(judged.promises().stream().filter(each -> each.promise().key().equals(KEY)).findFirst().orElseThrow().finding()
                 .standing()).isEqualTo(Standing.BROKEN);
+    }
+
+    /** What it wants besides is said before it is bought: a hub, a lead, a roof, holes. */
+    @Test
+    void whatItWantsBesidesIsSaid() {
+        HouseholdFacts facts = facts(HOUSE, List.of(), set("dunmark-post"));
+        assertThat(to(facts, "dunmark-post").work()).isEmpty();
+        assertThat(to(facts, "pellan-drift").work()).anySatisfy(work -> {
+            assertThat(work.words()).contains("joins through a hub", "none is in the house");
+            assertThat(work.hinders()).isTrue();
+        });
+        assertThat(Replacement.of(HouseholdJudge.of(facts), facts, facts.cameras().get(0), door(), model("pellan-drift"), Set.of(
+                "pellan-perch")).work()).noneMatch(Replacement.Work::hinders);
+        assertThat(to(facts, "dunmark-gate").work()).anyMatch(work -> work.words().contains("lead to mains"));
+        assertThat(to(facts, "oskarra-sill").work()).anyMatch(work -> work.words().contains("not made for outdoors") && work.hinders());
+        assertThat(to(facts(HOUSE, List.of(), set("dunmark-gate")), "dunmark-post").work()).anyMatch(work -> work.words().contains(
+                "made dead") && !work.hinders());
     }
 
     @Test

@@ -1,4 +1,4 @@
-package roofnest.app.mount;
+package roofnest.app.records;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
@@ -8,12 +8,9 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-import roofnest.app.records.CarriedPicture;
-import roofnest.app.records.PictureShelf;
-
 /** Photos of finished mounts: of each camera the newest. */
 @Repository
-class MountPhotoRepository implements PictureShelf {
+public class MountPhotoRepository implements PictureShelf {
     private final JdbcClient jdbc;
     private final Clock clock;
 
@@ -23,9 +20,9 @@ class MountPhotoRepository implements PictureShelf {
     }
 
     /** @param jpeg drawn anew */
-    record Photo(byte[] jpeg, OffsetDateTime at, String by) {}
+    public record Photo(byte[] jpeg, OffsetDateTime at, String by) {}
 
-    Optional<Photo> find(long householdId, long cameraId) {
+    public Optional<Photo> find(long householdId, long cameraId) {
         return jdbc.sql("select jpeg, taken_at, taken_by from mount_photo where household_id = :id and camera_id = :camera")
                 .param("id", householdId).param("camera", cameraId)
                 .query((row, n) -> new Photo(row.getBytes("jpeg"), row.getObject("taken_at", OffsetDateTime.class),
@@ -33,7 +30,7 @@ class MountPhotoRepository implements PictureShelf {
                 .optional();
     }
 
-    void keep(long householdId, long cameraId, byte[] jpeg, String by) {
+    public void keep(long householdId, long cameraId, byte[] jpeg, String by) {
         keep(householdId, cameraId, jpeg, OffsetDateTime.now(clock), by);
     }
 
