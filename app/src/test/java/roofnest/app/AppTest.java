@@ -14,7 +14,7 @@ import org.springframework.test.context.ContextConfiguration;
 /** The whole application with the demo world, in a database of its own; the context is shared by all tests so marked. */
 @Target(ElementType.TYPE)
 @Retention(RetentionPolicy.RUNTIME)
-@SpringBootTest(properties = "roofnest.demo=true")
+@SpringBootTest(properties = {"roofnest.demo=true", "roofnest.hooks-inside=true"})
 @AutoConfigureMockMvc(print = MockMvcPrint.NONE)
 @ContextConfiguration(initializers = TestDatabase.class)
 @Import({DemoPlaces.class, Routes.class})

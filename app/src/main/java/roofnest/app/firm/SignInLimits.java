@@ -1,26 +1,14 @@
 package roofnest.app.firm;
 
-import java.time.Clock;
 import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.HexFormat;
 import java.util.List;
-import java.util.concurrent.TimeUnit;
-
-import javax.sql.DataSource;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
-import inet.ipaddr.IPAddress;
-import inet.ipaddr.IPAddressString;
 import io.github.bucket4j.BucketConfiguration;
-import io.github.bucket4j.ConsumptionProbe;
-import io.github.bucket4j.TimeMeter;
-import io.github.bucket4j.distributed.ExpirationAfterWriteStrategy;
-import io.github.bucket4j.distributed.jdbc.PrimaryKeyMapper;
-import io.github.bucket4j.distributed.proxy.ProxyManager;
-import io.github.bucket4j.postgresql.Bucket4jPostgreSQL;
 
 import roofnest.app.watch.Purged;
 import roofnest.app.web.LinkTokens;
@@ -55,20 +43,12 @@ class SignInLimits implements Purged {
         }
     }
 
-    /** Networks at home are given out by 64 bits: whoever has one has all addresses of it. */
-    private static final int IPV6_SITE_BITS = 64;
-    private static final Duration KEPT_AFTER_FULL = Duration.ofMinutes(10);
-
-    private final ProxyManager<String> buckets;
+    private final Buckets buckets;
     private final JdbcClient jdbc;
     private final LinkTokens tokens;
 
-    SignInLimits(DataSource database, JdbcClient jdbc, Clock clock, LinkTokens tokens) {
-        this.buckets = Bucket4jPostgreSQL.selectForUpdateBasedBuilder(database).primaryKeyMapper(PrimaryKeyMapper.STRING)
-                .table("rate_limit").idColumn("id").stateColumn("state").expiresAtColumn("expires_at")
-                .clientClock(new Ticks(clock))
-                .expirationAfterWrite(ExpirationAfterWriteStrategy.basedOnTimeForRefillingBucketUpToMax(KEPT_AFTER_FULL))
-                .build();
+    SignInLimits(Buckets buckets, JdbcClient jdbc, LinkTokens tokens) {
+        this.buckets = buckets;
         this.jdbc = jdbc;
         this.tokens = tokens;
     }
@@ -85,7 +65,7 @@ class SignInLimits implements Purged {
             if (device != null) {
                 return List.of(new Counted(Limit.DEVICE, email + " " + HexFormat.of().formatHex(device)));
             }
-            String site = site(address);
+            String site = Buckets.site(address);
             return List.of(new Counted(Limit.ADDRESS, site), new Counted(Limit.ACCOUNT_FROM_ADDRESS, email + " " + site),
                     new Counted(Limit.ACCOUNT, email));
         }
@@ -96,10 +76,9 @@ class SignInLimits implements Purged {
     /** Counts a try. @return how long it has to wait before it may be looked at; zero when it need not */
     Duration begin(Attempt attempt) {
         for (Counted counted : attempt.counted()) {
-            ConsumptionProbe probe = buckets.builder().build(key(counted), counted.limit().configuration())
-                    .tryConsumeAndReturnRemaining(1);
-            if (!probe.isConsumed()) {
-                return Duration.ofNanos(probe.getNanosToWaitForRefill());
+            Duration wait = buckets.take(key(counted), counted.limit().configuration());
+            if (!wait.isZero()) {
+                return wait;
             }
         }
         return Duration.ZERO;
@@ -109,9 +88,9 @@ class SignInLimits implements Purged {
     void right(Attempt attempt) {
         for (Counted counted : attempt.counted()) {
             if (counted.limit() == Limit.DEVICE || counted.limit() == Limit.ACCOUNT_FROM_ADDRESS) {
-                buckets.removeProxy(key(counted));
+                buckets.forget(key(counted));
             } else {
-                buckets.builder().build(key(counted), counted.limit().configuration()).addTokens(1);
+                buckets.giveBack(key(counted), counted.limit().configuration());
             }
         }
     }
@@ -120,35 +99,14 @@ class SignInLimits implements Purged {
         return HexFormat.of().formatHex(tokens.hash(counted.limit() + " " + counted.of()));
     }
 
-    static String site(String address) {
-        IPAddress ip = new IPAddressString(address).getAddress();
-        if (ip == null) {
-            return address;
-        }
-        return ip.isIPv6() && !ip.toIPv6().isIPv4Mapped() ? ip.toPrefixBlock(IPV6_SITE_BITS).toCanonicalString()
-                : ip.isIPv6() ? ip.toIPv6().getEmbeddedIPv4Address().toCanonicalString() : ip.toCanonicalString();
-    }
-
     @Override
     public String what() {
-        return "counts of log-in attempts";
+        return "counts of attempts";
     }
 
     @Override
     public int purge(OffsetDateTime before) {
         return jdbc.sql("delete from rate_limit where expires_at < :before or expires_at is null")
                 .param("before", before.toInstant().toEpochMilli()).update();
-    }
-
-    private record Ticks(Clock clock) implements TimeMeter {
-        @Override
-        public long currentTimeNanos() {
-            return TimeUnit.MILLISECONDS.toNanos(clock.millis());
-        }
-
-        @Override
-        public boolean isWallClockBased() {
-            return true;
-        }
     }
 }

@@ -156,7 +156,7 @@ public class DatabaseAway extends OncePerRequestFilter {
                 : "The database can be read and takes no changes: its disk is full, or it is a copy.")
                 + (reading ? "" : " " + outcome(request));
         String accept = String.valueOf(request.getHeader(HttpHeaders.ACCEPT));
-        if (!accept.contains(MediaType.TEXT_HTML_VALUE)) {
+        if (!accept.contains(MediaType.TEXT_HTML_VALUE) || request.getRequestURI().startsWith("/api/")) {
             response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
             write(response, "{\"title\":\"" + title + "\",\"status\":503,\"detail\":\"" + known + "\"}");
             return;

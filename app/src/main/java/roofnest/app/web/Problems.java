@@ -147,7 +147,7 @@ public class Problems {
 
     private static boolean forScript(HttpServletRequest request) {
         String accept = request.getHeader("Accept");
-        return accept != null
+        return request.getRequestURI().startsWith("/api/") || accept != null
                 && (accept.contains(MediaType.APPLICATION_PROBLEM_JSON_VALUE) || !accept.contains(MediaType.TEXT_HTML_VALUE));
     }
 
