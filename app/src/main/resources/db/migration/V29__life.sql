@@ -40,3 +40,28 @@ create table theft_change (
   primary key (theft_id, seq),
   check ((done_by is null) = (done_at is null))
 );
+
+-- Photos of a call, most by the household itself, and of what the log holds.
+create table case_photo (
+  id           bigint generated always as identity primary key,
+  household_id bigint not null references household on delete cascade,
+  case_id      bigint not null references fault_case on delete cascade,
+  jpeg         bytea not null,
+  taken_at     timestamptz not null,
+  taken_by     text not null
+);
+create index case_photo_household on case_photo (household_id, case_id);
+create index case_photo_case on case_photo (case_id);
+create table log_photo (
+  id           bigint generated always as identity primary key,
+  household_id bigint not null references household on delete cascade,
+  entry_id     bigint not null references log_entry on delete cascade,
+  jpeg         bytea not null,
+  taken_at     timestamptz not null,
+  taken_by     text not null
+);
+create index log_photo_household on log_photo (household_id, entry_id);
+create index log_photo_entry on log_photo (entry_id);
+
+-- What stood where an entry has set something else, so that it can be set back with the entry.
+alter table log_entry add column set_before jsonb check (jsonb_typeof(set_before) = 'object');

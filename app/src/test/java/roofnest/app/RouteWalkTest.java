@@ -35,7 +35,8 @@ class RouteWalkTest {
             "/prepare/{token}/photos", "/prepare/{token}/photos/{photo}/remove", "/prepare/{token}/people", "/prepare/{token}/visit",
             "/prepare/{token}/visit/other", "/prepare/{token}/visit.ics", "/pack/{token}", "/pack/{token}/pack.pdf", "/reset/{token}",
             "/pack/{token}/help", "/pack/{token}/help/{case}", "/pack/{token}/help/{case}/answer", "/pack/{token}/help/{case}/back",
-            "/pack/{token}/help/{case}/tried", "/feed/{token}", "/api/v1/openapi.json");
+            "/pack/{token}/help/{case}/tried", "/pack/{token}/help/{case}/photos", "/pack/{token}/help/{case}/photos/{photo}",
+            "/pack/{token}/help/{case}/photos/{photo}/remove", "/feed/{token}", "/api/v1/openapi.json");
 
     @Autowired private MockMvc mvc;
     @Autowired private DemoPlaces demo;

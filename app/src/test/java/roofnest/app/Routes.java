@@ -31,7 +31,9 @@ import roofnest.app.firm.Staff;
 public class Routes {
     /** Addresses that take a file, and the field it is in. */
     private static final Map<String, String> UPLOADS = Map.of("/survey/plan", "plan", "/survey/readings.csv", "readings", "/draw/underlay",
-            "picture", "/ready/label", "photo", "/ready/air", "file", "/ready/kit/label", "photo", "/still", "picture", "/carry", "file");
+            "picture", "/ready/label", "photo", "/ready/air", "file", "/ready/kit/label", "photo", "/still", "picture", "/carry", "file",
+            "/log/{entry}/photos",
+            "picture");
     private static final List<String> TAKES_JSON
             = List.of("/try", "/pose", "/cell", "/zones", "/draw/edits", "/draw/undo", "/draw/redo", "/underlay/scale", "/underlay/move");
 

@@ -18,16 +18,16 @@ import roofnest.app.web.Says;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.CameraRepository;
-import roofnest.app.records.CardRepository;
 import roofnest.app.records.ResidentRepository;
 import roofnest.app.records.TermRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.FaultCaseRepository;
 import roofnest.app.records.HouseholdRef;
+import roofnest.app.records.LogEffects;
+import roofnest.app.records.LogPhotoRepository;
 import roofnest.app.records.LogRepository;
 import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
-import roofnest.core.access.Access;
 import roofnest.core.promise.Stage;
 
 @Controller
@@ -39,16 +39,18 @@ class CareController {
     private final BatteryCalendar calendar;
     private final FaultCaseRepository cases;
     private final ResidentRepository residents;
-    private final CardRepository cards;
+    private final LogEffects effects;
+    private final LogPhotoRepository photos;
     private final TermRepository terms;
     private final Clock clock;
 
     CareController(
             Frames frames, Changes changes, LogRepository log, CameraRepository cameras, BatteryCalendar calendar,
-            FaultCaseRepository cases, ResidentRepository residents, CardRepository cards, TermRepository terms,
+            FaultCaseRepository cases, ResidentRepository residents, LogEffects effects, LogPhotoRepository photos, TermRepository terms,
             Clock clock) {
         this.residents = residents;
-        this.cards = cards;
+        this.effects = effects;
+        this.photos = photos;
         this.terms = terms;
         this.cases = cases;
         this.frames = frames;
@@ -68,10 +70,7 @@ class CareController {
     @Says("Entered.")
     String write(HouseholdRef ref, Form form, Model model) {
         LogRepository.Said said = read(ref, form);
-        return form.save(() -> changes.run(ref, Stage.CARE, () -> {
-            log.add(ref.id(), said, ref.by());
-            follow(ref, said);
-        })) ? toCare(ref) : page(ref, model, form);
+        return form.save(() -> changes.run(ref, Stage.CARE, () -> effects.write(ref, said))) ? toCare(ref) : page(ref, model, form);
     }
 
     @PostMapping("/households/{household}/care/log/{entry}")
@@ -79,17 +78,15 @@ class CareController {
     String change(HouseholdRef ref, @PathVariable("entry") long entry, Form form, Model model) {
         LogRepository.Said said = read(ref, form);
         int version = form.version();
-        return form.save(() -> changes.run(ref, Stage.CARE, () -> {
-            log.change(ref.id(), entry, said, ref.by(), version);
-            follow(ref, said);
-        })) ? toCare(ref) : page(ref, model, form);
+        return form.save(() -> changes.run(ref, Stage.CARE, () -> effects.change(ref, entry, said, version))) ? toCare(ref)
+                : page(ref, model, form);
     }
 
     @PostMapping("/households/{household}/care/log/{entry}/remove")
     @Says("The entry is taken out. It can be brought back from the household’s own sheet.")
     String remove(HouseholdRef ref, @PathVariable("entry") long entry) {
         changes.run(ref, Stage.CARE, () -> {
-            if (!log.remove(ref.id(), entry, ref.by())) {
+            if (!effects.remove(ref, entry)) {
                 throw new Conflict("Somebody else took this entry out meanwhile.");
             }
         });
@@ -119,28 +116,6 @@ class CareController {
             form.fault("nextOn", "This is before the day it happened.");
         }
         return new LogRepository.Said(camera(form, ref, kind), somebody(form, ref, kind), kind, words, on, next);
-    }
-
-    /** What an entry changes besides being written down; what is taken from tests follows from the log itself. */
-    private void follow(HouseholdRef ref, LogRepository.Said said) {
-        switch (said.kind()) {
-            case CHARGE -> cameras.charged(ref.id(), said.cameraId(), said.on());
-            case CARD -> newCard(ref, said);
-            case LEFT -> residents.find(ref.id(), said.residentId()).filter(who -> who.tie() != Access.Tie.LEFT).ifPresent(who -> residents
-                    .change(ref.id(), who.id(), who.name(), who.email(), Access.Tie.LEFT, said.on(), who.version()));
-            default -> {
-                // Nothing but what is remembered.
-            }
-        }
-    }
-
-    /** A card like the one before, from this day; its test is not the new one's. Of a camera of which nobody said one, none. */
-    private void newCard(HouseholdRef ref, LogRepository.Said said) {
-        CardRepository.Card before = cards.of(ref.id()).get(said.cameraId());
-        if (before != null && !said.on().isBefore(before.putIn())) {
-            cards.say(ref.id(), said.cameraId(), new CardRepository.Card(said.on(), before.highEndurance(), before.printedGb(), Optional
-                    .empty(), null, ref.by(), before.version()));
-        }
     }
 
     private static String toCare(HouseholdRef ref) {
@@ -193,6 +168,7 @@ class CareController {
         model.addAttribute("residents", residents.of(ref.id()));
         model.addAttribute("terms", terms.of(ref.id()));
         model.addAttribute("was", log.before(ref.id()));
+        model.addAttribute("photos", photos.of(ref.id()));
         model.addAttribute("charges", NextCharges.of(frame));
         model.addAttribute("calls", cases.of(ref.id()).stream().map(each -> CallLine.of(each, frame)).toList());
         model.addAttribute("today", LocalDate.now(clock));

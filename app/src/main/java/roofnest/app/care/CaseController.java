@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import roofnest.app.household.Frame;
 import roofnest.app.household.Frames;
 import roofnest.app.records.CameraRepository;
+import roofnest.app.records.CasePhotoRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.FaultCaseRepository;
 import roofnest.app.records.FaultCaseRepository.Season;
@@ -42,12 +43,14 @@ class CaseController {
     private final Changes changes;
     private final FaultCaseRepository cases;
     private final CameraRepository cameras;
+    private final CasePhotoRepository photos;
     private final LogRepository log;
     private final FaultFinder finder;
     private final Clock clock;
 
-    CaseController(Frames frames, Changes changes, FaultCaseRepository cases, CameraRepository cameras, LogRepository log,
-            FaultFinder finder, Clock clock) {
+    CaseController(Frames frames, Changes changes, FaultCaseRepository cases, CameraRepository cameras,
+            CasePhotoRepository photos, LogRepository log, FaultFinder finder, Clock clock) {
+        this.photos = photos;
         this.frames = frames;
         this.changes = changes;
         this.cases = cases;
@@ -199,6 +202,7 @@ class CaseController {
         model.addAttribute("form", form);
         model.addAttribute("view", view(frame, ref, id, form.raw("ask")));
         model.addAttribute("camera", frame.judged().camera(cases.get(ref.id(), id).cameraId()).camera().name());
+        model.addAttribute("photos", photos.of(ref.id(), id));
         model.addAttribute("causes", Arrays.asList(Cause.values()));
         return "case";
     }

@@ -1,23 +1,31 @@
 package roofnest.app.documents;
 
+import java.io.IOException;
+
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 import roofnest.app.prove.PackLinks;
 import roofnest.app.firm.FirmRepository;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.JudgedHouseholds;
+import roofnest.app.web.BadInput;
 import roofnest.app.web.Conflict;
 import roofnest.app.web.Language;
 import roofnest.app.web.NoSuchPage;
+import roofnest.app.web.Photograph;
 import roofnest.app.web.ReaderLocale;
 import roofnest.app.web.Words;
 
@@ -30,9 +38,11 @@ class HelpController {
     private final JudgedHouseholds judged;
     private final FirmRepository firms;
     private final Words words;
+    private final HelpLamps lamps;
 
     HelpController(PackLinks links, HelpDesk desk, HouseholdRepository households, JudgedHouseholds judged, FirmRepository firms,
-            Words words) {
+            Words words, HelpLamps lamps) {
+        this.lamps = lamps;
         this.links = links;
         this.desk = desk;
         this.households = households;
@@ -67,8 +77,8 @@ class HelpController {
         PackLinks.Opened link = opened(token, model, request, response);
         HelpDesk.Standing standing = desk.standing(link, id);
         model.addAttribute("help",
-                HelpView.of(standing, judged.of(link.householdId()).camera(standing.of().cameraId()).camera().name(), firm(
-                        link), language(link), words));
+                HelpView.of(standing, judged.of(link.householdId()).camera(standing.of().cameraId()), firm(link), language(link), words,
+                        lamps));
         return "help";
     }
 
@@ -91,6 +101,32 @@ class HelpController {
             @RequestParam(defaultValue = "false") boolean works, @RequestParam(defaultValue = "0") int version, RedirectAttributes flash) {
         PackLinks.Opened link = links.open(token).orElseThrow(NoSuchPage::new);
         return after(token, link, id, flash, () -> desk.tried(link, id, cause, works, version));
+    }
+
+    @PostMapping("/pack/{token}/help/{case}/photos")
+    String photo(@PathVariable String token, @PathVariable("case") long id, @RequestParam(required = false) MultipartFile picture,
+            RedirectAttributes flash) throws IOException {
+        PackLinks.Opened link = links.open(token).orElseThrow(NoSuchPage::new);
+        byte[] sent = picture == null ? new byte[0] : picture.getBytes();
+        try {
+            byte[] drawn = Photograph.drawnAnew(sent);
+            return after(token, link, id, flash, () -> desk.photo(link, id, drawn));
+        } catch (BadInput unreadable) {
+            flash.addFlashAttribute("refused", words.say(language(link), "help.photo-unread"));
+            return "redirect:/pack/" + token + "/help/" + id;
+        }
+    }
+
+    @GetMapping("/pack/{token}/help/{case}/photos/{photo}")
+    ResponseEntity<byte[]> jpeg(@PathVariable String token, @PathVariable("case") long id, @PathVariable long photo) {
+        return ResponseEntity.ok().contentType(MediaType.IMAGE_JPEG).cacheControl(CacheControl.noStore()).header("Referrer-Policy",
+                "no-referrer").body(desk.jpeg(links.open(token).orElseThrow(NoSuchPage::new), id, photo));
+    }
+
+    @PostMapping("/pack/{token}/help/{case}/photos/{photo}/remove")
+    String removePhoto(@PathVariable String token, @PathVariable("case") long id, @PathVariable long photo, RedirectAttributes flash) {
+        PackLinks.Opened link = links.open(token).orElseThrow(NoSuchPage::new);
+        return after(token, link, id, flash, () -> desk.removePhoto(link, id, photo));
     }
 
     /** Does it, or shows how the case stands by now. */

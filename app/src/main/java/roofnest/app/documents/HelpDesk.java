@@ -13,6 +13,7 @@ import org.springframework.stereotype.Service;
 import roofnest.app.care.Situations;
 import roofnest.app.prove.PackLinks;
 import roofnest.app.records.CameraRepository;
+import roofnest.app.records.CasePhotoRepository;
 import roofnest.app.records.Changes;
 import roofnest.app.records.FaultCaseRepository;
 import roofnest.app.records.FaultCaseRepository.Season;
@@ -44,12 +45,15 @@ class HelpDesk {
 
     private final JudgedHouseholds judged;
     private final FaultCaseRepository cases;
+    private final CasePhotoRepository photos;
     private final LogRepository log;
     private final Changes changes;
     private final FaultFinder finder;
     private final Clock clock;
 
-    HelpDesk(JudgedHouseholds judged, FaultCaseRepository cases, LogRepository log, Changes changes, FaultFinder finder, Clock clock) {
+    HelpDesk(JudgedHouseholds judged, FaultCaseRepository cases, CasePhotoRepository photos, LogRepository log, Changes changes,
+            FaultFinder finder, Clock clock) {
+        this.photos = photos;
         this.judged = judged;
         this.cases = cases;
         this.log = log;
@@ -63,8 +67,9 @@ class HelpDesk {
      *
      * @param ask to be asked next; empty once enough was
      * @param attempt to be tried next; empty while something is asked, and when nothing is left to try
+     * @param photos that they sent, by number
      */
-    record Standing(FaultCaseRepository.Case of, Optional<Question> ask, Optional<Cause> attempt) {
+    record Standing(FaultCaseRepository.Case of, Optional<Question> ask, Optional<Cause> attempt, List<Long> photos) {
         boolean asksMore() {
             return ask.isPresent();
         }
@@ -107,8 +112,9 @@ class HelpDesk {
         FaultCaseRepository.Case of = theirs(link, id);
         JudgedHousehold house = judged.of(link.householdId());
         CameraRepository.Record about = house.camera(of.cameraId());
+        List<Long> sent = photos.of(link.householdId(), id).stream().map(CasePhotoRepository.Photo::id).toList();
         if (!of.open()) {
-            return new Standing(of, Optional.empty(), Optional.empty());
+            return new Standing(of, Optional.empty(), Optional.empty(), sent);
         }
         CaseCounts counts = cases.counts(link.firmId(), of.modelKey(), of.season());
         Situation situation = Situations.of(house.facts(), house.judge(), house.judgement(), about.camera(), log.of(link.householdId()));
@@ -119,7 +125,34 @@ class HelpDesk {
                         each -> ASKED.contains(each.question()) && each.bits() > 0 && each.expectedMinutes() < now.expectedMinutes())
                         .findFirst().map(
                                 FaultFinder.Asking::question);
-        return new Standing(of, ask, ask.isPresent() || tried.size() >= MOST_TRIES ? Optional.empty() : now.tries().stream().findFirst());
+        return new Standing(of, ask, ask.isPresent() || tried.size() >= MOST_TRIES ? Optional.empty() : now.tries().stream().findFirst(),
+                sent);
+    }
+
+    /** @param jpeg drawn anew. @throws Conflict where it is closed by now, or has as many already */
+    void photo(PackLinks.Opened link, long id, byte[] jpeg) {
+        changes.aside(link.householdId(), () -> {
+            if (!theirs(link, id).open()) {
+                throw new Conflict("changed");
+            }
+            photos.add(link.householdId(), id, jpeg, BY_HOUSEHOLD);
+            return null;
+        });
+    }
+
+    /** One of their own, as long as the case is open. */
+    void removePhoto(PackLinks.Opened link, long id, long photo) {
+        changes.aside(link.householdId(), () -> {
+            if (!theirs(link, id).open() || !photos.remove(link.householdId(), id, photo, Optional.of(BY_HOUSEHOLD))) {
+                throw new Conflict("changed");
+            }
+            return null;
+        });
+    }
+
+    byte[] jpeg(PackLinks.Opened link, long id, long photo) {
+        theirs(link, id);
+        return photos.jpeg(link.householdId(), id, photo).orElseThrow(NoSuchPage::new);
     }
 
     void answer(PackLinks.Opened link, long id, String question, int answer, int version) {

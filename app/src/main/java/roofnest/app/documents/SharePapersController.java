@@ -19,8 +19,6 @@ import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.web.Language;
 import roofnest.app.web.Words;
-import roofnest.core.catalogue.Cue;
-import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.DeviceState;
 import roofnest.core.judge.Camera;
 import roofnest.app.share.Lessons;
@@ -36,15 +34,17 @@ class SharePapersController {
     private final Lessons lessons;
     private final HouseholdRepository households;
     private final Words words;
+    private final CueWords cues;
     private final Pdf pdf;
     private final Clock clock;
 
-    SharePapersController(Frames frames, Lessons lessons, HouseholdRepository households, Words words, Pdf pdf,
+    SharePapersController(Frames frames, Lessons lessons, HouseholdRepository households, Words words, CueWords cues, Pdf pdf,
             Clock clock) {
         this.frames = frames;
         this.lessons = lessons;
         this.households = households;
         this.words = words;
+        this.cues = cues;
         this.pdf = pdf;
         this.clock = clock;
     }
@@ -83,15 +83,9 @@ class SharePapersController {
         Language language = households.language(frame.ref().id());
         return frame.facts().cameras().stream().filter(camera -> frame.facts().access().grant(residentId, camera.id()).isPresent())
                 .map(Camera::model).distinct().map(model -> words.say(language, "card.lights", model.fullName(),
-                        light(model, DeviceState.JOINED, language), light(model, DeviceState.FAILED, language),
-                        light(model, DeviceState.OFF, language)))
+                        cues.of(model.setUp().cue(DeviceState.JOINED), language), cues.of(model.setUp().cue(DeviceState.FAILED), language),
+                        cues.of(model.setUp().cue(DeviceState.OFF), language)))
                 .toList();
-    }
-
-    private String light(DeviceModel model, DeviceState state, Language language) {
-        Cue cue = model.setUp().cue(state);
-        return cue.light() == Cue.Light.NONE || cue.rhythm() == Cue.Rhythm.OFF ? words.say(language, "card.light.NONE")
-                : words.say(language, "card.light." + cue.light()) + ", " + words.say(language, "card.rhythm." + cue.rhythm());
     }
 
     private ResponseEntity<byte[]> paper(String name, Frame frame, Map<String, Object> what) {

@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
-import roofnest.core.catalogue.Cue;
+import roofnest.app.drawing.LampView;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.catalogue.HandsOn;
 import roofnest.core.catalogue.HubModel;
@@ -43,18 +43,6 @@ record RunView(
 
     /** @param key the digit that gives this answer */
     record AnswerView(int key, String id, String label, String meaning, Optional<LampView> lamp) {}
-
-    /** A light with its rhythm strip: stretches of light over four seconds, on a scale of 0 to 160. */
-    record LampView(String light, String rhythm, String words, List<Bar> strip, int litMs, int darkMs) {
-        record Bar(double x, double width) {}
-
-        static LampView of(Cue cue) {
-            double scale = 160.0 / Cue.STRIP_MS;
-            return new LampView(cue.light().name().toLowerCase(Locale.ROOT), cue.rhythm().name().toLowerCase(Locale.ROOT), cue.words(),
-                    cue.strip().stream().map(bar -> new Bar(bar[0] * scale, Math.max(2, bar[1] * scale))).toList(),
-                    cue.rhythm().litMs(), cue.rhythm().darkMs());
-        }
-    }
 
     /** @param run number of its open run; 0 when it has none */
     record DeviceLine(String name, String words, String state, long run, long secondsLeft) {}

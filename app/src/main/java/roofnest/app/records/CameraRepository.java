@@ -644,6 +644,18 @@ public class CameraRepository implements Archive {
                 .update();
     }
 
+    /** As it is written down; empty where nobody said. */
+    Optional<LocalDate> lastCharged(long householdId, long id) {
+        return jdbc.sql("select last_charged_on from camera where household_id = :householdId and id = :id and last_charged_on is not null")
+                .param("householdId", householdId).param("id", id).query(LocalDate.class).optional();
+    }
+
+    /** Sets it back. */
+    void setCharged(long householdId, long id, Optional<LocalDate> on) {
+        jdbc.sql("update camera set last_charged_on = :on where household_id = :householdId and id = :id")
+                .param("on", on.orElse(null), Types.DATE).param("householdId", householdId).param("id", id).update();
+    }
+
     /** @param column one of the three named by this class, never anything from outside */
     private void stamp(long householdId, long id, String column) {
         jdbc.sql("update camera set " + column + " = coalesce(" + column + ", :now) where household_id = :householdId and id = :id")

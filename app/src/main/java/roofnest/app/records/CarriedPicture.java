@@ -27,7 +27,19 @@ public final class CarriedPicture {
         long camera = jdbc.sql("select id from camera where household_id = :id and name = :name and removed_at is null")
                 .param("id", householdId).param("name", picture.about().getOrDefault("camera", "")).query(Long.class).optional()
                 .orElseThrow(() -> new IllegalArgumentException("a picture of a camera that is not there"));
-        return new Taken(camera, Photograph.drawnAnew(picture.bytes()), OffsetDateTime.parse(picture.about().getOrDefault("at", "")),
-                picture.about().getOrDefault("by", ""));
+        return new Taken(camera, jpeg(picture), moment(picture, "at"), by(picture));
+    }
+
+    /** Drawn anew. */
+    static byte[] jpeg(PictureShelf.Picture picture) {
+        return Photograph.drawnAnew(picture.bytes());
+    }
+
+    static OffsetDateTime moment(PictureShelf.Picture picture, String what) {
+        return OffsetDateTime.parse(picture.about().getOrDefault(what, ""));
+    }
+
+    static String by(PictureShelf.Picture picture) {
+        return picture.about().getOrDefault("by", "");
     }
 }

@@ -20,7 +20,7 @@ import roofnest.core.judge.Happened;
 
 /** The household's logbook. */
 @Repository
-public class LogRepository implements Archive {
+public class LogRepository {
     private final JdbcClient jdbc;
     private final Clock clock;
     private final ArchivedRows archived;
@@ -213,17 +213,50 @@ public class LogRepository implements Archive {
                 .update() == 1;
     }
 
-    @Override
-    public ArchivedRows archived() {
+    ArchivedRows archived() {
         return archived;
+    }
+
+    /** One that was not taken out. */
+    Optional<Entry> find(long householdId, long id) {
+        return of(householdId).stream().filter(entry -> entry.id() == id).findFirst();
+    }
+
+    /** What stood where the entry has set something else, as JSON; empty where it set nothing. */
+    Optional<String> setBefore(long id) {
+        return jdbc.sql("select set_before from log_entry where id = :id and set_before is not null").param("id", id).query(String.class)
+                .optional();
+    }
+
+    /** @param json empty where it has set nothing */
+    void setBefore(long householdId, long id, Optional<String> json) {
+        jdbc.sql("update log_entry set set_before = :json::jsonb where household_id = :household and id = :id")
+                .param("json", json.orElse(null), Types.VARCHAR).param("household", householdId).param("id", id).update();
+    }
+
+    /** Days of the charges of one camera that the log holds, but for one entry. */
+    List<LocalDate> charges(long householdId, long cameraId, long butFor) {
+        return jdbc.sql("""
+            select happened_on from log_entry where household_id = :household and camera_id = :camera and kind = 'CHARGE'
+              and removed_at is null and id <> :but
+            """).param("household", householdId).param("camera", cameraId).param("but", butFor).query(LocalDate.class).list();
+    }
+
+    /** What a charge of that day, which set something, has set it from; empty where the log holds none. */
+    Optional<String> setByCharge(long householdId, long cameraId, LocalDate on) {
+        return jdbc.sql("""
+            select set_before from log_entry where household_id = :household and camera_id = :camera and kind = 'CHARGE'
+              and happened_on = :on and set_before is not null order by id limit 1
+            """).param("household", householdId).param("camera", cameraId).param("on", on).query(String.class).optional();
     }
 
     public void add(long householdId, Long cameraId, Kind kind, String words, LocalDate on, String by) {
         add(householdId, new Said(cameraId, kind, words, on, null), by);
     }
 
-    public void add(long householdId, Said said, String by) {
-        add(householdId, said, null, by);
+    /** @return its number */
+    public long add(long householdId, Said said, String by) {
+        return add(householdId, said, null, by);
     }
 
     /** A repair that a call has led to; it is done when the call is. */
@@ -239,11 +272,12 @@ public class LogRepository implements Archive {
             """).param("now", OffsetDateTime.now(clock)).param("household", householdId).param("case", caseId).update();
     }
 
-    private void add(long householdId, Said said, Long caseId, String by) {
-        jdbc.sql("""
+    private long add(long householdId, Said said, Long caseId, String by) {
+        return jdbc.sql("""
             insert into log_entry (household_id, camera_id, resident_id, fault_case_id, kind, words, happened_on, next_on, by_name,
                                    written_at)
             values (:householdId, :cameraId, :resident, :case, :kind, :words, :on, :next, :by, :now)
+            returning id
             """)
                 .param("householdId", householdId)
                 .param("cameraId", said.cameraId(), Types.BIGINT)
@@ -255,6 +289,6 @@ public class LogRepository implements Archive {
                 .param("next", said.nextOn(), Types.DATE)
                 .param("by", by)
                 .param("now", OffsetDateTime.now(clock))
-                .update();
+                .query(Long.class).single();
     }
 }

@@ -270,6 +270,31 @@ class LogPageTest {
         assertThat(perform(enter(kind, words).param("camera", "" + eye)).getStatus()).isEqualTo(302);
     }
 
+    /** A photo is drawn anew, belongs to its entry and its house, and there are only so many. */
+    @Test
+    void photos_are_kept_with_their_entry() throws Exception {
+        perform(enter("NOTE", "a wasp’s nest behind it"));
+        long entry = log.of(ref.id()).get(0).id();
+        assertThat(page(photo(entry, new byte[] {1, 2, 3})).select(".fault")).isNotEmpty();
+        for (int n = 0; n < 6; n++) {
+            assertThat(perform(photo(entry, street(n, 0))).getStatus()).isEqualTo(302);
+        }
+        assertThat(page(photo(entry, street(9, 0))).text()).contains("An entry takes 6 photos");
+        Document care = Jsoup.parse(perform(get(ref.path() + "/care")).getContentAsString());
+        assertThat(care.select(".log-photos img")).hasSize(6);
+        String src = care.select(".log-photos img").first().attr("src");
+        assertThat(perform(get(src)).getContentAsByteArray()).startsWith(0xFF, 0xD8);
+        assertThat(perform(get(src.replaceAll("/log/[0-9]+/", "/log/1/"))).getStatus()).isEqualTo(404);
+        assertThat(mvc.perform(get(src).with(user(demo.staff("petra")))).andReturn().getResponse().getStatus()).isEqualTo(404);
+        assertThat(perform(post(src + "/remove")).getStatus()).isEqualTo(302);
+        assertThat(perform(get(src)).getStatus()).isEqualTo(404);
+        assertThat(perform(photo(999_999, street(1, 0))).getStatus()).isNotEqualTo(302);
+    }
+
+    private AbstractMockHttpServletRequestBuilder<?> photo(long entry, byte[] jpeg) {
+        return multipart(ref.path() + "/care/log/" + entry + "/photos").file(new MockMultipartFile("picture", "p.jpg", "image/jpeg", jpeg));
+    }
+
     private AbstractMockHttpServletRequestBuilder<?> still(byte[] jpeg) {
         return multipart(ref.path() + "/care/now/" + eye + "/still").file(new MockMultipartFile("picture", "now.jpg", "image/jpeg", jpeg));
     }

@@ -6,10 +6,18 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.util.stream.Collectors;
+import java.util.Arrays;
+import java.util.ArrayList;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.Map;
 
+import javax.imageio.ImageIO;
+import org.springframework.mock.web.MockMultipartFile;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.AfterEach;
@@ -21,6 +29,8 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
 
+import roofnest.core.catalogue.DeviceState;
+import roofnest.core.catalogue.Catalogue;
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
 import roofnest.app.household.Frames;
@@ -55,6 +65,8 @@ class HelpPageTest {
     @Autowired private LogRepository log;
     @Autowired private MailRepository mail;
     @Autowired private Words words;
+    @Autowired private HelpLamps lamps;
+    @Autowired private CueWords cueWords;
     @Autowired private DemoPlaces demo;
     @Autowired private MockMvc mvc;
 
@@ -141,6 +153,55 @@ class HelpPageTest {
         assertThat(log.of(ref.id()).get(0).words())
                 .isEqualTo("It works again, by the household itself: the phone does not let the app ring.");
         assertThat(log.of(ref.id()).get(0).by()).isEqualTo("the household");
+    }
+
+    /** Each answer about the light shows what this model shows: no two answers the same, and none that it never shows. */
+    @Test
+    void lightsAreDrawnAsTheirModelShowsThem() {
+        for (var model : Catalogue.shipped().models()) {
+            var drawn = new ArrayList<String>();
+            for (int answer = 0; answer < Question.LIGHT.answers().size(); answer++) {
+                lamps.of(Question.LIGHT, answer, model, Language.ENGLISH).forEach(lamp -> drawn.add(lamp.words()));
+            }
+            var shown = Arrays.stream(DeviceState.values()).map(state -> cueWords.of(model.setUp().cue(
+                    state), Language.ENGLISH)).collect(Collectors.toSet());
+            assertThat(drawn).as(model.key()).doesNotHaveDuplicates().containsExactlyInAnyOrderElementsOf(shown);
+            assertThat(lamps.of(Question.WHAT, 0, model, Language.ENGLISH)).isEmpty();
+        }
+    }
+
+    @Test
+    void photosOfTheirsGoToTheFirmAndToNobodyElse() throws Exception {
+        long id = begin();
+        assertThat(sendPhoto(id, new byte[] {1, 2}).getStatus()).isEqualTo(302);
+        assertThat(page("/" + id).select("img")).isEmpty();
+        for (int n = 0; n < 5; n++) {
+            sendPhoto(id, jpeg());
+        }
+        Document shown = page("/" + id);
+        assertThat(shown.select("img")).as("no more than are taken").hasSize(4);
+        String src = shown.select("img").first().attr("src");
+        assertThat(mvc.perform(get(src)).andReturn().getResponse().getContentAsByteArray()).startsWith(0xFF, 0xD8);
+        assertThat(
+                mvc.perform(get(ref.path() + "/care/cases/" + id).with(user(ref.staff()))).andReturn().getResponse().getContentAsString())
+                .contains("Photo by the household");
+        long firms = changes.<Long>aside(ref.id(), () -> cases.open(ref.id(), camera, "inside", "cairnlow-eave", Season.WINTER, "Jory"));
+        assertThat(sendPhoto(firms, jpeg()).getStatus()).isEqualTo(404);
+        assertThat(mvc.perform(get(src.replace("/" + id + "/", "/" + firms + "/"))).andReturn().getResponse().getStatus()).isEqualTo(404);
+        assertThat(mvc.perform(post(src + "/remove").with(csrf())).andReturn().getResponse().getStatus()).isEqualTo(302);
+        assertThat(page("/" + id).select("img")).hasSize(3);
+    }
+
+    private MockHttpServletResponse sendPhoto(long id, byte[] bytes) throws Exception {
+        return mvc.perform(MockMvcRequestBuilders.multipart(help + "/" + id + "/photos").file(
+                new MockMultipartFile("picture", "p.jpg", "image/jpeg", bytes)).with(csrf())).andReturn()
+                .getResponse();
+    }
+
+    private static byte[] jpeg() throws Exception {
+        var bytes = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(64, 48, BufferedImage.TYPE_INT_RGB), "jpeg", bytes);
+        return bytes.toByteArray();
     }
 
     @Test

@@ -151,7 +151,7 @@ public record Replacement(Camera camera, Keeping keeping, List<Replacement.Carri
             return now;
         }
         if (was.chargeEveryDays() > 0) {
-            carried.add(new Carried("days between charges", Over.NOT, "it has no pack"));
+            carried.add(new Carried("days between charges", Over.CHANGED, "it has no pack"));
         }
         return now.withChargeEveryDays(0);
     }
