@@ -65,3 +65,32 @@ create index log_photo_entry on log_photo (entry_id);
 
 -- What stood where an entry has set something else, so that it can be set back with the entry.
 alter table log_entry add column set_before jsonb check (jsonb_typeof(set_before) = 'object');
+
+-- Care that a household pays for by the term.
+create table care_contract (
+  household_id bigint primary key references household on delete cascade,
+  from_day     date not null,
+  months       int not null check (months between 1 and 60),
+  renews       boolean not null,
+  cents        bigint not null check (cents between 0 and 100000000),
+  covers       text[] not null default '{}' check (cardinality(covers) <= 8),
+  visits       int not null check (visits between 0 and 50),
+  by_name      text not null,
+  version      int not null default 1
+);
+
+-- What a call came to.
+create table case_work (
+  case_id        bigint primary key references fault_case on delete cascade,
+  household_id   bigint not null references household on delete cascade,
+  on_day         date not null,
+  phone_minutes  int not null check (phone_minutes between 0 and 1440),
+  visits         int not null check (visits between 0 and 20),
+  visit_minutes  int not null check (visit_minutes between 0 and 5000),
+  parts_cents    bigint not null check (parts_cents between 0 and 100000000),
+  -- Of its visits so many were the contract's.
+  covered_visits int not null check (covered_visits between 0 and visits),
+  by_name        text not null,
+  version        int not null default 1
+);
+create index case_work_household on case_work (household_id, on_day);

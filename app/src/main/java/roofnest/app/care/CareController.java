@@ -21,6 +21,7 @@ import roofnest.app.records.CameraRepository;
 import roofnest.app.records.ResidentRepository;
 import roofnest.app.records.TermRepository;
 import roofnest.app.records.Changes;
+import roofnest.app.records.ContractRepository;
 import roofnest.app.records.FaultCaseRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.LogEffects;
@@ -40,16 +41,19 @@ class CareController {
     private final FaultCaseRepository cases;
     private final ResidentRepository residents;
     private final LogEffects effects;
+    private final ContractRepository contracts;
     private final LogPhotoRepository photos;
     private final TermRepository terms;
     private final Clock clock;
 
     CareController(
             Frames frames, Changes changes, LogRepository log, CameraRepository cameras, BatteryCalendar calendar,
-            FaultCaseRepository cases, ResidentRepository residents, LogEffects effects, LogPhotoRepository photos, TermRepository terms,
+            FaultCaseRepository cases, ResidentRepository residents, LogEffects effects, ContractRepository contracts,
+            LogPhotoRepository photos, TermRepository terms,
             Clock clock) {
         this.residents = residents;
         this.effects = effects;
+        this.contracts = contracts;
         this.photos = photos;
         this.terms = terms;
         this.cases = cases;
@@ -167,6 +171,8 @@ class CareController {
         model.addAttribute("cameras", frame.cameras());
         model.addAttribute("residents", residents.of(ref.id()));
         model.addAttribute("terms", terms.of(ref.id()));
+        model.addAttribute("contract", contracts.of(ref.id()).map(row -> ContractWords.of(row.contract(), LocalDate.now(clock))).orElse(
+                "None is written down."));
         model.addAttribute("was", log.before(ref.id()));
         model.addAttribute("photos", photos.of(ref.id()));
         model.addAttribute("charges", NextCharges.of(frame));

@@ -44,12 +44,14 @@ class CaseController {
     private final FaultCaseRepository cases;
     private final CameraRepository cameras;
     private final CasePhotoRepository photos;
+    private final CaseMoneys moneys;
     private final LogRepository log;
     private final FaultFinder finder;
     private final Clock clock;
 
     CaseController(Frames frames, Changes changes, FaultCaseRepository cases, CameraRepository cameras,
-            CasePhotoRepository photos, LogRepository log, FaultFinder finder, Clock clock) {
+            CasePhotoRepository photos, CaseMoneys moneys, LogRepository log, FaultFinder finder, Clock clock) {
+        this.moneys = moneys;
         this.photos = photos;
         this.frames = frames;
         this.changes = changes;
@@ -202,6 +204,9 @@ class CaseController {
         model.addAttribute("form", form);
         model.addAttribute("view", view(frame, ref, id, form.raw("ask")));
         model.addAttribute("camera", frame.judged().camera(cases.get(ref.id(), id).cameraId()).camera().name());
+        model.addAttribute("blank", Form.empty());
+        model.addAttribute("today", LocalDate.now(clock));
+        model.addAttribute("money", moneys.of(ref, cases.get(ref.id(), id)));
         model.addAttribute("photos", photos.of(ref.id(), id));
         model.addAttribute("causes", Arrays.asList(Cause.values()));
         return "case";

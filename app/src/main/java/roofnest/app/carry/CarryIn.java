@@ -273,7 +273,7 @@ public class CarryIn {
         return refs;
     }
 
-    private static <T> List<T> each(List<T> items) {
+    static <T> List<T> each(List<T> items) {
         return items == null ? List.of() : items;
     }
 
@@ -316,6 +316,7 @@ public class CarryIn {
                     .toList());
             each(in.calls()).forEach(call -> call(id, seen, call, keys));
             log(id, in, seen, people);
+            books.life().in(id, in.life(), seen);
             each(in.terms()).forEach(t -> books.terms().add(id, new TermRepository.Row(0, Coming.Kind.valueOf(t.kind()),
                     t.camera() == null ? null : seen.get(t.camera()), "", t.on(), t.what(), t.by(), 0)));
             // Older files do not tell tests on stand-ins from real ones; none of theirs counts.
@@ -491,17 +492,19 @@ public class CarryIn {
         if (over != (c.closedAt() != null) || over != (c.closedBy() != null) || c.state().equals("CURED") != (c.cause() != null)) {
             throw new IllegalArgumentException("a call is closed by somebody, and with a cause where it was cured");
         }
-        books.cases().put(id, new FaultCaseRepository.Case(0, seen.get(c.camera()), text(c.said()), each(c.steps()).stream().map(
-                s -> new FaultCaseRepository.Step(s.question() == null ? null : Question.valueOf(s.question()).name(),
-                        s.answer() == null ? 0
-                                : s.answer(),
-                        s.cause() == null ? null : Cause.valueOf(s.cause()).name(), s.by(), s.at()))
-                .toList(),
+        long call = books.cases().put(id, new FaultCaseRepository.Case(
+                0, seen.get(c.camera()), text(c.said()), each(c.steps()).stream().map(
+                        s -> new FaultCaseRepository.Step(s.question() == null ? null : Question.valueOf(s.question()).name(),
+                                s.answer() == null ? 0
+                                        : s.answer(),
+                                s.cause() == null ? null : Cause.valueOf(s.cause()).name(), s.by(), s.at()))
+                        .toList(),
                 FaultCaseRepository.State.valueOf(c.state()), c.cause() == null ? null : Cause.valueOf(c.cause()), keys.getOrDefault(c
                         .model(), c.model()),
                 FaultCaseRepository.Season.valueOf(c.season()), c.openedBy(), c.openedAt(), c.closedBy(), c
                         .closedAt(),
                 c.visitMinutes() == null ? 0 : c.visitMinutes(), each(c.visitParts()), 1));
+        books.life().workIn(id, call, c.work());
     }
 
     private static Optional<HouseholdFile.FootageSet> footage(HouseholdFile.Camera c) {

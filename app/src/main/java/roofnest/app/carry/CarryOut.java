@@ -163,10 +163,10 @@ class CarryOut {
                         .toList(),
                 books.settings().alertsOut(id), books.settings().footageOut(id),
                 books.cases().of(id).stream().filter(c -> carried(carried, c.cameraId()))
-                        .map(CarryOut::call).toList(),
+                        .map(c -> call(c, books.life().workOut(id, c.id()))).toList(),
                 books.terms().of(id).stream().map(t -> new HouseholdFile.Term(t.kind().name(), t.cameraId(), t.on(), t.what(), t.by()))
                         .toList(),
-                pictures);
+                books.life().out(id, carried.stream().map(HouseholdFile.Camera::ref).collect(Collectors.toSet())), pictures);
     }
 
     private static HouseholdFile.Comings comings(ComingsRepository.Said said) {
@@ -247,13 +247,13 @@ class CarryOut {
                 r.upMbps().orElse(null), r.simGb().orElse(null));
     }
 
-    private static HouseholdFile.Call call(FaultCaseRepository.Case c) {
+    private static HouseholdFile.Call call(FaultCaseRepository.Case c, HouseholdFile.CallWork work) {
         return new HouseholdFile.Call(c.cameraId(), c.said(), c.steps().stream().map(s -> new HouseholdFile.CallStep(s.question(), s
                 .question() == null ? null : Integer.valueOf(s.answer()), s.cause(), s.by(), s.at())).toList(), c.state().name(), c
                         .cause() == null ? null : c.cause().name(),
                 c.modelKey(), c.season().name(), c.openedBy(), c.openedAt(), c.closedBy(), c
                         .closedAt(),
-                c.visitMinutes() == 0 ? null : Integer.valueOf(c.visitMinutes()), c.visitParts());
+                c.visitMinutes() == 0 ? null : Integer.valueOf(c.visitMinutes()), c.visitParts(), work);
     }
 
     private static HouseholdFile.Written promise(Promise promise) {

@@ -35,5 +35,5 @@ record HouseholdBooks(HouseholdRepository households, ResidentRepository residen
         AccessRepository access, LedgerRepository ledger, ReadingRepository readings, LogRepository log, ProofRepository proofs,
         ClimateRepository climates, ComingsRepository comings, CountedWeekRepository counted, TrialRepository trials,
         RemarkRepository remarks, LeavingRepository leavings, FaultCaseRepository cases, TermRepository terms,
-        PoseReadingRepository poses, SpotLookRepository looks, SaidLeadRepository leads, CarriedSettings settings,
+        PoseReadingRepository poses, SpotLookRepository looks, SaidLeadRepository leads, CarriedSettings settings, CarriedLife life,
         Models models) {}

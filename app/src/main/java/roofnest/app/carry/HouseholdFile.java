@@ -7,6 +7,7 @@ import java.util.Map;
 
 import tools.jackson.databind.JsonNode;
 
+import roofnest.app.records.TheftRepository;
 import roofnest.core.view.CameraPose;
 import roofnest.core.week.DayCurve;
 
@@ -25,7 +26,7 @@ record HouseholdFile(
         List<Camera> cameras, List<Access> access, List<Known> known, List<Screen> screens, List<Reading> readings, List<Entry> log,
         List<Proved> proofs, List<Tested> tests, List<Remark> remarks, List<Look> looks, Climate climate, Comings comings,
         List<CountedDays> counted, JsonNode alerts, HouseFootage footage, List<Call> calls,
-        List<Term> terms,
+        List<Term> terms, Life life,
         List<Picture> pictures) {
     static final String FORMAT = "roof-nest-household";
     static final int VERSION = 1;
@@ -61,7 +62,23 @@ record HouseholdFile(
 
     /** A call about a camera, with what was answered and tried. @param cause that it was; null while it is not known */
     record Call(long camera, String said, List<CallStep> steps, String state, String cause, String model, String season, String openedBy,
-            OffsetDateTime openedAt, String closedBy, OffsetDateTime closedAt, Integer visitMinutes, List<String> visitParts) {}
+            OffsetDateTime openedAt, String closedBy, OffsetDateTime closedAt, Integer visitMinutes, List<String> visitParts,
+            CallWork work) {}
+
+    /** What a call came to. */
+    record CallWork(LocalDate on, int phoneMinutes, int visits, int visitMinutes, long partsCents, int coveredVisits, String by) {}
+
+    /** @param contract null where there is none */
+    record Life(Contract contract, List<DeviceBefore> before, List<Stolen> thefts) {}
+
+    record Contract(LocalDate from, int months, boolean renews, long cents, List<String> covers, int visits, String by) {}
+
+    /** A device that hung in the place of a camera. */
+    record DeviceBefore(long camera, String modelKey, String model, String serial, LocalDate joinedOn, LocalDate goneOn, String why,
+            String by) {}
+
+    record Stolen(LocalDate on, List<TheftRepository.Thing> things, List<TheftRepository.Footage> footage,
+            List<TheftRepository.Change> changes, String by, OffsetDateTime at) {}
 
     /** What runs out on a day that was written down. @param camera null for the whole house */
     record Term(String kind, Long camera, LocalDate on, String what, String by) {}

@@ -1,6 +1,7 @@
 package roofnest.app.records;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -8,20 +9,26 @@ import java.util.Optional;
 
 import org.springframework.stereotype.Component;
 
+import roofnest.core.care.Coming;
 import roofnest.core.judge.WhatComes;
 
 /** Gathers from a household's records what comes up by them. */
 @Component
 class CareRecords {
+    /** That it ended is said for so long after. */
+    private static final int ENDED_DAYS = 30;
+
     private final LogRepository log;
     private final CardRepository cards;
     private final TermRepository terms;
     private final FootageRepository footage;
     private final FaultCaseRepository cases;
+    private final ContractRepository contracts;
 
     CareRecords(
             LogRepository log, CardRepository cards, TermRepository terms, FootageRepository footage,
-            FaultCaseRepository cases) {
+            FaultCaseRepository cases, ContractRepository contracts) {
+        this.contracts = contracts;
         this.log = log;
         this.cards = cards;
         this.terms = terms;
@@ -36,9 +43,19 @@ class CareRecords {
                 last(entries,
                         LogRepository.Kind.LOOK),
                 footage.house(id).packsByFirm(), cardsIn(id),
-                terms.of(id).stream().map(TermRepository.Row::term).toList(), repairs(id, entries),
+                runsOut(id, today), repairs(id, entries),
                 entries.stream().filter(entry -> entry.kind() != LogRepository.Kind.REPAIR && entry.nextOn() != null && !entry.nextOn()
                         .isBefore(today)).map(DueLines::noted).toList());
+    }
+
+    /** What was written down to run out, and the contract's term; one that ended long ago is history. */
+    private List<WhatComes.Term> runsOut(long id, LocalDate today) {
+        List<WhatComes.Term> all = new ArrayList<>(terms.of(id).stream().map(TermRepository.Row::term).toList());
+        contracts.of(id).map(ContractRepository.Row::contract).ifPresent(contract -> contract.ends(today.isBefore(contract.from())
+                ? contract.from() : today).filter(last -> !last.isBefore(today.minusDays(ENDED_DAYS))).ifPresent(last -> all.add(
+                        new WhatComes.Term(Coming.Kind.CONTRACT, Optional.empty(), last, contract.renews()
+                                ? "the contract’s term ends, a new one begins" : "the contract of care ends"))));
+        return all;
     }
 
     private static LocalDate since(Household household, LocalDate today) {

@@ -111,19 +111,20 @@ public class FaultCaseRepository {
                 .param("season", season.name()).param("by", by).param("now", OffsetDateTime.now(clock)).query(Long.class).single();
     }
 
-    /** As it was kept elsewhere. */
-    public void put(long householdId, Case of) {
-        jdbc.sql("""
+    /** As it was kept elsewhere. @return its number */
+    public long put(long householdId, Case of) {
+        return jdbc.sql("""
             insert into fault_case (household_id, camera_id, said, steps, state, cause, model_key, season, opened_by, opened_at, closed_by,
                                     closed_at, visit_minutes, visit_parts)
             values (:household, :camera, :said, :steps::jsonb, :state, :cause, :model, :season, :by, :at, :closedBy, :closedAt,
                     nullif(:minutes, 0), :parts)
+            returning id
             """).param("household", householdId).param("camera", of.cameraId()).param("said", of.said())
                 .param("steps", json.writeValueAsString(of.steps())).param("state", of.state().name())
                 .param("cause", of.cause() == null ? null : of.cause().name(), Types.VARCHAR).param("model", of.modelKey())
                 .param("season", of.season().name()).param("by", of.openedBy()).param("at", of.openedAt())
                 .param("closedBy", of.closedBy(), Types.VARCHAR).param("closedAt", of.closedAt(), Types.TIMESTAMP_WITH_TIMEZONE)
-                .param("minutes", of.visitMinutes()).param("parts", of.visitParts().toArray(String[]::new)).update();
+                .param("minutes", of.visitMinutes()).param("parts", of.visitParts().toArray(String[]::new)).query(Long.class).single();
     }
 
     /** Writes down one more step of an open case, if nobody changed it since {@code version}. */

@@ -91,9 +91,9 @@ public class LogEffects implements Archive {
             return Optional.empty();
         }
         cameras.charged(householdId, said.cameraId(), said.on());
-        return Optional
-                .of(new Before(was.flatMap(day -> log.setByCharge(householdId, said.cameraId(), day)).map(text -> json.readValue(text,
-                        Before.class).charged()).orElse(was.orElse(null)), null, null, null));
+        Optional<String> entry = was.flatMap(day -> log.setByCharge(householdId, said.cameraId(), day));
+        LocalDate base = entry.isPresent() ? json.readValue(entry.get(), Before.class).charged() : was.orElse(null);
+        return Optional.of(new Before(base, null, null, null));
     }
 
     /** A card like the one before, from this day; its test is not the new one's. Of a camera of which nobody said one, none. */
