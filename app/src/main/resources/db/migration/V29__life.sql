@@ -94,3 +94,19 @@ create table case_work (
   version        int not null default 1
 );
 create index case_work_household on case_work (household_id, on_day);
+
+-- A call that is practised: its house and its fault follow from the seed, its answers from the moves.
+create table practised_call (
+  id             bigint generated always as identity primary key,
+  firm_id        bigint not null references firm,
+  person_id      bigint not null references person on delete cascade,
+  seed           bigint not null,
+  moves          text[] not null default '{}' check (cardinality(moves) <= 60),
+  begun_at       timestamptz not null,
+  ended_at       timestamptz,
+  minutes        double precision,
+  finder_minutes double precision,
+  check ((ended_at is null) = (minutes is null) and (ended_at is null) = (finder_minutes is null))
+);
+create index practised_call_person on practised_call (person_id, id);
+create index practised_call_firm on practised_call (firm_id, id);

@@ -49,6 +49,7 @@ class TableWritersTest {
                 Map.entry("theft", "TheftRepository"), Map.entry("script_key", "ScriptKeys"),
                 Map.entry("due_hook", "DueHooks"),
                 Map.entry("care_contract", "ContractRepository"), Map.entry("case_work", "ContractRepository"),
+                Map.entry("practised_call", "PractisedCalls"),
                 Map.entry("case_photo", "CasePhotoRepository"), Map.entry("log_photo", "LogPhotoRepository"),
                 Map.entry("due_told", "DueHooks"), Map.entry("theft_change", "TheftRepository"),
                 Map.entry("recall", "RecallRepository"),

@@ -325,7 +325,8 @@ class CorrectionsTest {
                         .noneMatch(parameter -> parameter.getParameterType() == RedirectAttributes.class))
                 .map(method -> method.getBeanType().getSimpleName() + "." + method.getMethod().getName()).sorted().toList();
         assertThat(silent).as("these answer with the part of a page that shows it, or stand before a log-in").containsExactlyInAnyOrder(
-                "AimController.tryPose", "FeedController.fresh", "OutwardController.hook", "OutwardController.key", "CarryController.tryCustomers", "DrawController.edit",
+                "AimController.tryPose", "FeedController.fresh", "OutwardController.hook", "OutwardController.key",
+                "CarryController.tryCustomers", "DrawController.edit",
                 "DrawController.undo", "DrawController.redo",
                 "DrawController.lay",
                 "DrawController.scale", "DrawController.move", "SpotsController.better", "SpotsController.fewest",

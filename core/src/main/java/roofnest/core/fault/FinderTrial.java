@@ -2,6 +2,7 @@ package roofnest.core.fault;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -112,9 +113,19 @@ public final class FinderTrial {
         return Result.of(cases.parallelStream().map(each -> end(each, by, chances)).toList());
     }
 
-    private Result end(Case of, By by, Map<Cause, Double> chances) {
+    /** A call about a case, with the house and whoever calls drawn by its seed: the same moves are answered alike. */
+    Call begin(Case of) {
         SplittableRandom random = new SplittableRandom(of.seed());
-        Call call = new Call(of, new FaultyHouse(of.truth(), of.situation().shape(), random.split()), random.split(), random.split());
+        return new Call(of, new FaultyHouse(of.truth(), of.situation().shape(), random.split()), random.split(), random.split());
+    }
+
+    /** Minutes of everything that the finder takes for one case, with a visit where nothing else helped. */
+    public double minutesByFinder(Case of, Map<Cause, Double> chances) {
+        return end(of, By.FINDER, chances).untilItWorks();
+    }
+
+    private Result end(Case of, By by, Map<Cause, Double> chances) {
+        Call call = begin(of);
         switch (by) {
             case FINDER -> byFinder(call, chances);
             case CHECKLIST -> byChecklist(call);
@@ -196,7 +207,7 @@ public final class FinderTrial {
     }
 
     /** Whoever calls does not know some answers and mistakes others; what is tried works as often as it is said to. */
-    private final class Call {
+    final class Call {
         private final Case of;
         private final FaultyHouse house;
         private final SplittableRandom caller;
@@ -214,14 +225,14 @@ public final class FinderTrial {
             this.left = EnumSet.copyOf(of.truth());
         }
 
-        private FaultFinder.Answer ask(Question question) {
+        FaultFinder.Answer ask(Question question) {
             minutes += question.minutes();
             int right = house.answer(question);
             int said = caller.nextDouble() < wrong ? caller.nextInt(question.answers().size()) : right;
             return new FaultFinder.Answer(question, caller.nextDouble() < doNotKnow ? Question.UNKNOWN : said);
         }
 
-        private void attempt(Cause cause) {
+        void attempt(Cause cause) {
             tried.add(cause);
             if (Double.isNaN(toTheCause) && tried.containsAll(of.truth())) {
                 toTheCause = minutes;
@@ -232,8 +243,16 @@ public final class FinderTrial {
             }
         }
 
-        private boolean works() {
+        boolean works() {
             return left.isEmpty();
+        }
+
+        double minutes() {
+            return minutes;
+        }
+
+        Set<Cause> tried() {
+            return Collections.unmodifiableSet(tried);
         }
 
         private Result result() {

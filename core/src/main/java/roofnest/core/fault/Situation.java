@@ -52,7 +52,7 @@ public record Situation(Situation.Shape shape, boolean coldNights, boolean packD
     }
 
     /** Whether a cause is possible at all. */
-    boolean possible(Cause cause) {
+    public boolean possible(Cause cause) {
         return switch (cause) {
             case PACK_FLAT -> shape.battery();
             case COLD -> shape.battery() && coldNights;
