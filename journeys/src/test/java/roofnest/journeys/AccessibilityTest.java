@@ -115,6 +115,10 @@ class AccessibilityTest {
         paths.add(peverell + "/care");
         paths.add(peverell + "/sheet");
         paths.add(peverell + "/care/now");
+        paths.add(peverell + "/care/contract");
+        paths.add(peverell + "/pair/theft");
+        visit.open(peverell + "/care").page().locator("#devices li a").all().forEach(link -> paths.add(link.getAttribute("href")));
+        paths.addAll(List.of("/people/scripts", "/rehearsals/calls"));
         paths.addAll(List.of("/find?q=weir", "/carry", "/?due=WEEK", "/coming", "/coming/weeks", "/recalls"));
         paths.add(visit.open(osgood.replace("/week", "/footage")).page().locator(".sheet a").first().getAttribute("href"));
         visit.household("Brannock").pair().goOn();

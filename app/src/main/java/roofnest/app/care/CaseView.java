@@ -113,19 +113,22 @@ record CaseView(FaultCaseRepository.Case of, String state, Optional<Asked> asked
 
     /** What the finder counted in, as sentences. */
     static List<String> known(Situation situation, int cases) {
-        return Stream.of(situation.packDue() ? "Its pack was reckoned to warn by now." : "", situation.coldNights()
-                ? "Nights are below freezing at this time of the year." : "",
+        List<String> known = new ArrayList<>(known(situation));
+        known.add(cases == 0 ? "Chances are ordinary ones; the firm has closed no case yet." : "Chances are moved by "
+                + cases + (cases == 1 ? " case" : " cases") + " that the firm has closed.");
+        return known;
+    }
+
+    /** What is known of the camera itself. */
+    static List<String> known(Situation situation) {
+        String link = Double.isNaN(situation.marginDb()) ? "Nobody knows how strong its link was."
+                : "Its link was " + Numbers.fixed(situation.marginDb(), 0) + " dB over what it needs.";
+        return Stream.of(situation.packDue() ? "Its pack was reckoned to warn by now." : "",
+                situation.coldNights() ? "Nights are below freezing at this time of the year." : "",
                 situation.webSeason() ? "It is the time of webs and leaves." : "",
                 situation.routerChangedDays() >= 0 && situation.routerChangedDays() <= Situation.JUST_CHANGED_DAYS
                         ? "The log says that router or password was changed " + situation.routerChangedDays() + " days ago." : "",
-                Double
-                        .isNaN(situation.marginDb()) ? "Nobody knows how strong its link was."
-                                : "Its link was "
-                                        + Numbers.fixed(situation.marginDb(), 0) + " dB over what it needs.",
-                cases == 0
-                        ? "Chances are ordinary ones; the firm has closed no case yet." : "Chances are moved by "
-                                + cases + (cases == 1 ? " case" : " cases") + " that the firm has closed.")
-                .filter(words -> !words.isEmpty()).toList();
+                link).filter(words -> !words.isEmpty()).toList();
     }
 
     private static String minutes(double minutes) {

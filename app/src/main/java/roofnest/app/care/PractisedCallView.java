@@ -39,7 +39,7 @@ record PractisedCallView(long id, int done, String minutes, List<String> known, 
                     .sorted(Comparator.comparing(each -> each.cure().words())).forEach(each -> cures.add(new Choice(new PractisedCall.Move(
                             null, each).text(), each.cure().words(), minutes(each.cure().minutes()))));
         }
-        return new PractisedCallView(row.id(), row.moves().size(), minutes(state.minutes()), CaseView.known(call.situation(), 0),
+        return new PractisedCallView(row.id(), row.moves().size(), minutes(state.minutes()), CaseView.known(call.situation()),
                 state.told()
                         .stream().map(told -> line(told, state.over())).toList(),
                 questions, cures, minutes(Cure.VISIT_MINUTES), state.over()
