@@ -53,19 +53,16 @@ class ScreenshotsTest {
 
         RunPage run = quiller.pair().startOnStandIns();
         run.hands().timePasses().see("Amber, slow").hands().see("Joined to").hands().see("Amber, quick");
-        take(visit, "04-pair-run");
         run.timePasses().see("Green, steady").hands().see("A live picture").done().hands().timePasses().see("Up to date");
         run.type("firmware", "2.4.1").tick("clockSet").done().type("serial", "PO-90017-Q").type("stickerKept", "under the base plate")
                 .done().done();
         quiller.mount().takeHeight("2.70 m");
         hangsAskew(visit);
-        coldNorthWall(visit);
         week(visit);
         visit.household("Lanyon").tune();
         visit.page().getByText("Its pack").click();
         visit.page().locator(".use").first().waitFor();
         take(visit, "06-power");
-        footage(visit);
         visit.household("Lanyon").prove();
         visit.page().locator(".gate-open summary").first().click();
         take(visit, "08-prove");
@@ -73,6 +70,8 @@ class ScreenshotsTest {
         pack(visit);
         visit.household("Lanyon").care();
         take(visit, "09-care");
+        call(visit);
+        thenAndNow(visit);
 
         visit.size(1280, 800).as("petra@marramlane.example").open("/coming/weeks");
         visit.page().locator(".weeks-chart").waitFor(new Locator.WaitForOptions().setTimeout(60_000));
@@ -82,6 +81,51 @@ class ScreenshotsTest {
         visit.household("Brannock").pair().goOn().hands().see("Joined to").hands();
         take(visit, "04-pair-run-phone");
         hangRun(visit);
+        help(visit);
+    }
+
+    /** After two answers: what is asked next, what it may be. */
+    private static void call(Visit visit) {
+        Page page = visit.page();
+        page.getByLabel("In their words").fill("The picture is gone since yesterday.");
+        page.waitForNavigation(() -> page.getByText("Find out why").click());
+        for (int answered = 0; answered < 2; answered++) {
+            page.waitForNavigation(() -> page.locator(".answers-list button").first().click());
+        }
+        take(visit, "09-call");
+    }
+
+    /** Somebody has leaned a ladder against it. */
+    private static void thenAndNow(Visit visit) {
+        visit.household("Brannock").care();
+        Page page = visit.page();
+        page.waitForNavigation(() -> page.getByText("Compare").click());
+        StillPicture still = StillPicture.of("terrace", Catalogue.shipped().get("dunmark-post").lens(),
+                new CameraPose(2.43, -0.38, 2.36, 239, 17, 1));
+        page.locator("input[type=file]").first().setInputFiles(still.file());
+        page.waitForNavigation(() -> page.locator("form:has(input[type=file]) button").first().click());
+        page.locator("img").first().evaluate("picture => picture.scrollIntoView({ block: 'center' })");
+        take(visit, "09-now");
+    }
+
+    /** On a phone, by the link of its pack: the lights of its own model. */
+    private static void help(Visit visit) {
+        visit.household("Peverell").care();
+        Page page = visit.page();
+        String household = page.url().replaceAll(".*(/households/[0-9]+).*", "$1");
+        visit.open(household + "/prove");
+        page.locator("[name=linkTo]").fill("ida@reader.example");
+        page.waitForNavigation(() -> page.locator("form:has([name=linkTo]) button").first().click());
+        visit.open(household + "/share/mailbox");
+        String link = page.locator(".mail a[href*='/pack/']").first().getAttribute("href").replaceAll(".*(/pack/.*)", "$1");
+        try (Visit theirs = visit.another()) {
+            Page phone = theirs.size(390, 844).open(link + "/help").page();
+            phone.waitForNavigation(() -> phone.locator("form.stack button").click());
+            for (int asked = 0; asked < 5 && !phone.locator(".ask h2").innerText().equals("What does its light do?"); asked++) {
+                phone.waitForNavigation(() -> phone.locator(".answers-list button").first().click());
+            }
+            take(theirs, "09-help-phone");
+        }
     }
 
     /** The board by signal, walks at night, sun in the dim theme, drawing, and variants compared. */
@@ -102,17 +146,6 @@ class ScreenshotsTest {
         quiller.survey();
     }
 
-    /** The year of a camera on a north wall, in a place that is cold. */
-    private static void coldNorthWall(Visit visit) {
-        visit.household("Merrin").tune();
-        Page page = visit.page();
-        page.getByText("Set it", new Page.GetByTextOptions().setExact(true)).click();
-        page.locator("#climate").selectOption("cold north");
-        page.getByText("Set the climate").click();
-        page.locator("figure.year").evaluate("year => year.scrollIntoView({ block: 'end' })");
-        take(visit, "06-tune");
-    }
-
     /** The phone that rings all day, and what its camera's own settings can do about it. */
     private static void week(Visit visit) {
         visit.household("Osgood").tune();
@@ -121,15 +154,6 @@ class ScreenshotsTest {
         page.locator(".week-strip").waitFor();
         take(visit, "06-week");
         alerts(visit);
-    }
-
-    /** What is left of a camera's footage when something is taken, cut or lost. */
-    private static void footage(Visit visit) {
-        visit.household("Osgood").tune();
-        visit.page().getByText("What is left", new Page.GetByTextOptions().setExact(true)).click();
-        visit.page().locator(".sheet a").first().click();
-        visit.page().locator(".left").waitFor();
-        take(visit, "06-footage");
     }
 
     /** The week of a house that is away by day, one camera silent at home, and how soon phones ring. */
