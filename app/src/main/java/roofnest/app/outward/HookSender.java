@@ -9,7 +9,9 @@ import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.HexFormat;
+import java.util.List;
 import java.util.Optional;
 
 import javax.crypto.Mac;
@@ -34,7 +36,7 @@ class HookSender {
     private static final Logger LOG = LoggerFactory.getLogger(HookSender.class);
     private static final String HMAC = "HmacSHA256";
     private static final Duration PATIENCE = Duration.ofSeconds(10);
-    private static final int AT_ONCE = 20;
+    private static final Duration ROUND = Duration.ofSeconds(30);
     private static final int OK_FROM = 200;
     private static final int OK_TO = 299;
 
@@ -54,7 +56,13 @@ class HookSender {
     void round() {
         try {
             hooks.gather();
-            hooks.claim(AT_ONCE).forEach(this::tell);
+            // One by one, so that none is held for longer than its own telling takes; and not for ever, for others wait for their turn.
+            Instant until = clock.instant().plus(ROUND);
+            List<DueHooks.Telling> next = hooks.claim(1);
+            while (!closing && !next.isEmpty()) {
+                tell(next.get(0));
+                next = clock.instant().isBefore(until) ? hooks.claim(1) : List.of();
+            }
         } catch (DataAccessException | TransactionException e) {
             // The database is away: what was to be told stands there still, and the next round tells it.
             LOG.warn("nothing is told while the database is away: {}", e.getMessage());
@@ -62,9 +70,6 @@ class HookSender {
     }
 
     private void tell(DueHooks.Telling telling) {
-        if (closing) {
-            return;
-        }
         URI uri = URI.create(telling.url());
         Optional<String> closed = addresses.closed(uri);
         if (closed.isPresent() || telling.word().isEmpty()) {

@@ -231,7 +231,7 @@ public class FaultCaseRepository {
     }
 
     private static final String RUN = """
-        left join lateral (select way, started_by from run where camera_id = k.id and not bench and finished_at is not null
+        left join lateral (select way, started_by from run where camera_id = k.id and not bench and finished_at < k.until
                              and given_up_at is null order by finished_at desc limit 1) r on true
         """;
 
@@ -244,17 +244,26 @@ public class FaultCaseRepository {
 
     /**
      * What failed of all cameras that a firm has joined to a network, by one thing that they differ in, the most cameras first. Those that
-     * were taken out since count for as long as they were in it: they may be the very ones that failed.
+     * were taken out since, or replaced, count for as long as they were in it: they may be the very ones that failed.
      */
     public List<Failed> by(long firmId, By by) {
-        return jdbc.sql("select " + by.group + """
+        return jdbc.sql("""
+            with device as (
+              select id, household_id, model_key, wall_base, wall_covering, joined_at, coalesce(removed_at, :now) as until
+              from camera where joined_at is not null
+              union all
+              select d.camera_id, d.household_id, d.model_key, c.wall_base, c.wall_covering, d.joined_on::timestamptz,
+                     (d.gone_on + 1)::timestamptz
+              from device_before d join camera c on c.id = d.camera_id where d.joined_on is not null)
+            select """ + " " + by.group + """
              as told_by, count(*) as cameras,
-                   sum(extract(epoch from greatest(coalesce(k.removed_at, :now) - k.joined_at, interval '0'))) / 31557600.0 as years,
+                   sum(extract(epoch from greatest(k.until - k.joined_at, interval '0'))) / 31557600.0 as years,
                    coalesce(sum((select count(*) from fault_case c
-                                 where c.camera_id = k.id and c.state = 'CURED' and c.opened_at >= k.joined_at)), 0) as cases
-            from camera k join household h on h.id = k.household_id
+                                 where c.camera_id = k.id and c.state = 'CURED' and c.model_key = k.model_key
+                                   and c.opened_at >= k.joined_at and c.opened_at < k.until)), 0) as cases
+            from device k join household h on h.id = k.household_id
             """ + by.join + """
-            where h.firm_id = :firm and k.joined_at is not null
+            where h.firm_id = :firm
             group by 1
             order by count(*) desc, 1
             """).param("firm", firmId).param("now", OffsetDateTime.now(clock)).query((row, n) -> new Failed(row.getString("told_by"), row

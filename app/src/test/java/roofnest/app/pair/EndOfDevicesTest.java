@@ -1,6 +1,7 @@
 package roofnest.app.pair;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
@@ -9,6 +10,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 import org.apache.pdfbox.Loader;
@@ -27,6 +29,7 @@ import roofnest.app.records.AccessRepository;
 import roofnest.app.records.AppointmentRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.records.DeviceBeforeRepository;
+import roofnest.app.records.FaultCaseRepository;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.HubRepository;
@@ -41,6 +44,7 @@ import roofnest.core.access.Access;
 import roofnest.core.care.Coming;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.WifiSecurity;
+import roofnest.core.fault.Cause;
 import roofnest.core.judge.Camera;
 import roofnest.core.network.HomeNetwork;
 import roofnest.core.view.CameraPose;
@@ -61,6 +65,7 @@ class EndOfDevicesTest {
     @Autowired private DeviceBeforeRepository before;
     @Autowired private TheftRepository thefts;
     @Autowired private TermRepository terms;
+    @Autowired private FaultCaseRepository cases;
     @Autowired private SecretStore secrets;
     @Autowired private MailRepository mail;
     @Autowired private LogRepository log;
@@ -132,6 +137,29 @@ class EndOfDevicesTest {
         assertThat(old.getContentAsString()).contains("was changed by");
         assertThat(cameras.get(ref.id(), gate).camera().model().key()).isEqualTo("dunmark-post");
         assertThat(before.of(ref.id())).hasSize(1);
+    }
+
+    /** What failed and was replaced is among what fails, for as long as it was there; its calls are not those of what came after it. */
+    @Test
+    void a_device_that_was_replaced_still_counts_among_what_fails() throws Exception {
+        long call = cases.open(ref.id(), gate, "dark", "dunmark-post", FaultCaseRepository.Season.WINTER, "Tamsin");
+        cases.close(ref.id(), call, Optional.of(Cause.POWER), "Tamsin", 1);
+        demo.jdbc().sql("update camera set joined_at = now() - interval '400 days' where id = :id").param("id", gate).update();
+        FaultCaseRepository.Failed posts = failed("dunmark-post");
+        assertThat(posts.cases()).isPositive();
+        assertThat(replace("dunmark-gate", cameras.get(ref.id(), gate).version()).getStatus()).isEqualTo(302);
+        assertThat(failed("dunmark-post").cameras()).isEqualTo(posts.cameras());
+        assertThat(failed("dunmark-post").cases()).isEqualTo(posts.cases());
+        assertThat(failed("dunmark-post").years()).isCloseTo(posts.years(), within(2 / 365.0));
+        int gates = failed("dunmark-gate").cases();
+        cameras.markJoined(ref.id(), gate);
+        assertThat(failed("dunmark-gate").cases()).as("the call was about the one before").isEqualTo(gates);
+        demo.jdbc().sql("delete from fault_case where id = :id").param("id", call).update();
+    }
+
+    private FaultCaseRepository.Failed failed(String model) {
+        return cases.by(ref.staff().firmId(), FaultCaseRepository.By.MODEL).stream().filter(each -> each.group().equals(model)).findFirst()
+                .orElse(new FaultCaseRepository.Failed(model, 0, 0, 0));
     }
 
     @Test
