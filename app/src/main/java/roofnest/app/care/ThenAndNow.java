@@ -36,6 +36,7 @@ import roofnest.core.promise.PromiseKey;
 import roofnest.core.promise.Standing;
 import roofnest.core.promise.Unit;
 import roofnest.core.still.PictureShift;
+import roofnest.core.still.PictureTurn;
 import roofnest.core.still.Spread;
 import roofnest.core.view.CameraPose;
 
@@ -52,7 +53,7 @@ class ThenAndNow {
 
     private final StillRepository then;
     private final CareStillRepository now;
-    private final Cache<Pair, Optional<PictureShift>> shifts;
+    private final Cache<Pair, Optional<Compared>> shifts;
 
     ThenAndNow(StillRepository then, CareStillRepository now, Metrics metrics) {
         this.then = then;
@@ -61,7 +62,18 @@ class ThenAndNow {
     }
 
     /** The same two stills are compared once. */
-    private record Pair(long camera, OffsetDateTime then, OffsetDateTime now) {}
+    private record Pair(long camera, OffsetDateTime then, OffsetDateTime now, CameraPose pose) {}
+
+    /** What two stills of one shape tell. @param turn empty where none makes the two alike */
+    private record Compared(PictureShift shift, Optional<PictureTurn> turn, CameraPose was) {
+        private boolean found() {
+            return turn.isPresent() || shift.found();
+        }
+
+        private boolean moved() {
+            return turn.map(each -> each.moved(was)).orElseGet(shift::moved);
+        }
+    }
 
     /**
      * One camera, then and now.
@@ -108,7 +120,7 @@ class ThenAndNow {
         double drift
                 = first.isPresent() && last.isPresent() ? last.get().measured().getAsDouble() - first.get().measured().getAsDouble() : 0;
         Optional<Judged> promise = frame.judgement().promises().stream().filter(each -> each.promise().key().equals(link)).findFirst();
-        Optional<PictureShift> shift
+        Optional<Compared> shift
                 = before.isPresent() && today.isPresent() ? shift(frame, record, before.get().at(), today.get()) : Optional
                         .empty();
         Turn turn = turn(frame, record).orElse(null);
@@ -121,7 +133,7 @@ class ThenAndNow {
                         .map(still -> DAY.format(still.at())).orElse(""),
                 today.isPresent(), today.map(still -> DAY.format(still.at())).orElse(""), before.isEmpty() || today.isEmpty() ? ""
                         : picture(shift),
-                shift.filter(PictureShift::moved).isPresent(), turn, turn == null ? List.of() : falls(frame, turn));
+                shift.filter(Compared::moved).isPresent(), turn, turn == null ? List.of() : falls(frame, turn));
     }
 
     private static String said(Proof proof) {
@@ -135,11 +147,16 @@ class ThenAndNow {
                         : Numbers.fixed(Math.abs(drift), 0) + " dB " + (drift < 0 ? "weaker" : "stronger") + " than then.";
     }
 
-    private static String picture(Optional<PictureShift> shift) {
-        return shift.isEmpty() ? "The two stills have not the same shape: they cannot be compared."
-                : !shift.get().found()
-                        ? "The two stills are not alike enough to compare: other light, something before the lens, or another view."
-                        : shift.get().moved() ? words(shift.get()) : "Where it was: nothing in the picture has moved.";
+    private static String picture(Optional<Compared> both) {
+        if (both.isEmpty()) {
+            return "The two stills have not the same shape: they cannot be compared.";
+        } else if (!both.get().found()) {
+            return "The two stills are not alike enough to compare: other light, something before the lens, or another view.";
+        } else if (!both.get().moved()) {
+            return "Where it was: nothing in the picture has moved.";
+        }
+        return both.get().turn().isPresent() ? "What it shows has moved."
+                : words(both.get().shift()) + " No turn alone does that: look at it.";
     }
 
     private static String words(PictureShift shift) {
@@ -157,26 +174,24 @@ class ThenAndNow {
         if (before.isEmpty() || today == null || !before.get().at().isBefore(today.at())) {
             return Optional.empty();
         }
-        return shift(frame, record, before.get().at(), today).filter(PictureShift::moved).map(shift -> {
-            CameraPose was = record.camera().pose();
-            CameraPose turned = shift.turned(record.camera().model().lens(), was);
-            double spread = shift.spreadDeg(record.camera().model().lens());
-            double heading = (turned.headingDeg() - was.headingDeg() + 540) % 360 - 180;
-            double tilt = turned.tiltDeg() - was.tiltDeg();
-            return new Turn(record, turned, spread, today.at(),
-                    "By the still of today it is turned by " + Numbers.fixed(Math.abs(heading), 1)
-                            + "° to the " + (heading < 0 ? "left" : "right") + " and " + Numbers.fixed(Math.abs(tilt), 1) + "° "
-                            + (tilt > 0 ? "down"
-                                    : "up")
-                            + ", each ± " + Numbers.fixed(spread, 1) + "°, if it was only turned.");
-        });
+        return shift(frame, record, before.get().at(), today).filter(Compared::moved).flatMap(both -> both.turn().map(found -> {
+            CameraPose was = both.was();
+            double heading = (found.pose().headingDeg() - was.headingDeg() + 540) % 360 - 180;
+            double tilt = found.pose().tiltDeg() - was.tiltDeg();
+            return new Turn(record, found.pose(), found.spreadDeg(), today.at(),
+                    "By the still of today it is turned by " + Numbers.fixed(Math.abs(heading), 1) + "° to the "
+                            + (heading < 0 ? "left" : "right") + " and " + Numbers.fixed(Math.abs(tilt), 1) + "° "
+                            + (tilt > 0 ? "down" : "up") + ", each ± " + Numbers.fixed(found.spreadDeg(), 1) + "°, if it was only turned.");
+        }));
     }
 
-    private Optional<PictureShift> shift(Frame frame, CameraRepository.Record record, OffsetDateTime before, StillRepository.Still today) {
-        return shifts.get(new Pair(record.id(), before, today.at()), any -> then.find(frame.ref().id(), record.id()).flatMap(still -> {
+    private Optional<Compared> shift(Frame frame, CameraRepository.Record record, OffsetDateTime before, StillRepository.Still today) {
+        CameraPose was = record.camera().pose();
+        return shifts.get(new Pair(record.id(), before, today.at(), was), any -> then.find(frame.ref().id(), record.id()).flatMap(still -> {
             PictureShift.Gray one = gray(still.jpeg());
             PictureShift.Gray other = gray(today.jpeg());
-            return one.rows() == other.rows() ? Optional.of(PictureShift.of(one, other)) : Optional.empty();
+            return one.rows() != other.rows() ? Optional.empty() : Optional.of(new Compared(PictureShift.of(one, other), PictureTurn.of(one,
+                    other, record.camera().model().lens(), was), was));
         }));
     }
 

@@ -1,8 +1,6 @@
 package roofnest.core.still;
 
-import roofnest.core.catalogue.LensSpec;
 import roofnest.core.lang.Require;
-import roofnest.core.view.CameraPose;
 
 /**
  * By how much what a camera shows has moved in its picture, found from two stills: the shift at which their edges are most like one another
@@ -38,7 +36,7 @@ public record PictureShift(double rightShare, double downShare, double likeness,
             }
         }
 
-        private double[] edges() {
+        double[] edges() {
             double[] edges = new double[light.length];
             for (int y = 1; y < rows - 1; y++) {
                 for (int x = 1; x < columns - 1; x++) {
@@ -118,24 +116,5 @@ public record PictureShift(double rightShare, double downShare, double likeness,
     /** Whether it is more than the pictures can be compared to. */
     public boolean moved() {
         return found() && Math.max(Math.abs(rightShare), Math.abs(downShare)) * COLUMNS > SPREAD_COLUMNS;
-    }
-
-    /** The pose in which the camera hangs now, if it hung in {@code then} and was only turned. */
-    public CameraPose turned(LensSpec lens, CameraPose then) {
-        double heading = then.headingDeg() - degrees(lens, rightShare) / Math.max(0.2, Math.cos(Math.toRadians(then.tiltDeg())));
-        double tilt = Math.max(-30, Math.min(90, then.tiltDeg() - degrees(lens, downShare)));
-        return new CameraPose(then.xM(), then.yM(), then.heightM(), (heading % 360 + 360) % 360, tilt, then.rollDeg());
-    }
-
-    /** How sure the turn is, either way, degrees. */
-    public double spreadDeg(LensSpec lens) {
-        return degrees(lens, SPREAD_COLUMNS / COLUMNS);
-    }
-
-    /** Angle at the middle of the picture for a share of its width. */
-    private static double degrees(LensSpec lens, double share) {
-        double half = Math.toRadians(lens.hfovDeg()) / 2;
-        return Math.toDegrees(lens.projection() == LensSpec.Projection.EQUIDISTANT ? 2 * share * half : Math.atan(2 * share * Math.tan(
-                half)));
     }
 }
