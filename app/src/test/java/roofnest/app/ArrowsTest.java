@@ -62,6 +62,8 @@ class ArrowsTest {
 
     @ArchTest static final ArchRule requests_use = uses("wishes", "web", "firm", "secrets", "records", "household");
 
+    @ArchTest static final ArchRule ways_out_use = uses("outward", "web", "firm", "watch", "secrets", "models", "records");
+
     @ArchTest static final ArchRule the_frame_uses = uses("household", "web", "firm", "records");
 
     /** The hours of a visit are worked out at Ready and held against the day; nothing else of a stage is another's business. */

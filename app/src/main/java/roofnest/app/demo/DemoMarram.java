@@ -1,12 +1,15 @@
 package roofnest.app.demo;
 
+import java.time.OffsetDateTime;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.Set;
 import java.util.List;
 import java.util.Optional;
 
 import org.springframework.stereotype.Component;
 
+import roofnest.app.records.CameraRepository;
 import roofnest.app.firm.Staff;
 import roofnest.app.records.CardRepository;
 import roofnest.app.records.FootageRepository;
@@ -87,8 +90,9 @@ class DemoMarram {
                             ? 3.1 : 2.4, 226, 16),
                     new Camera.Settings(12, 30, model.equals("cairnlow-eave") ? 64 : 0, 18 + house % 5 * 6, 3, 0.7,
                             90));
-            tools.cameras.markJoined(id, camera);
-            tools.cameras.markMounted(id, camera);
+            OffsetDateTime then = handedOver.atTime(11, 0).atOffset(ZoneOffset.UTC);
+            tools.cameras.carryIn(id, camera, new CameraRepository.CarriedIn(Set.of(), List.of(), null, null, null, null, then, false, then,
+                    null, Optional.empty(), null, null));
             if (k == 0 && house % MODELS.size() < 2 || k == 1 && (house + 1) % MODELS.size() < 2) {
                 tools.cameras.charged(id, camera, today.minusDays(5L + house * 7L % 70));
             }

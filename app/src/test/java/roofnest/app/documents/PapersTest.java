@@ -6,15 +6,20 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
+import java.time.LocalDate;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Set;
 
 import org.apache.pdfbox.Loader;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
+import javax.imageio.ImageIO;
+
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -29,6 +34,8 @@ import org.verapdf.pdfa.flavours.PDFAFlavour;
 import org.verapdf.pdfa.results.ValidationResult;
 
 import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.MountPhotoRepository;
+import roofnest.app.records.TheftRepository;
 import roofnest.app.web.Language;
 import roofnest.app.AppTest;
 import roofnest.app.DemoPlaces;
@@ -38,6 +45,8 @@ import roofnest.app.Made;
 @AppTest
 class PapersTest {
     @Autowired private HouseholdRepository households;
+    @Autowired private MountPhotoRepository photos;
+    @Autowired private TheftRepository thefts;
     @Autowired private MockMvc mvc;
     @Autowired private DemoPlaces demo;
 
@@ -90,6 +99,27 @@ class PapersTest {
             assertThat(faults(paper, PDFAFlavour.PDFUA_1)).isEmpty();
             assertThat(faults(paper, PDFAFlavour.PDFA_2_A)).isEmpty();
         }
+    }
+
+    /** With a photo in it, with a serial that nobody noted, and with a long list. */
+    @Test
+    void the_papers_about_devices_do_too() throws Exception {
+        long lanyon = demo.household("Lanyon");
+        long camera = demo.camera("Lanyon");
+        ByteArrayOutputStream jpeg = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(320, 240, BufferedImage.TYPE_INT_RGB), "jpeg", jpeg);
+        photos.keep(lanyon, camera, jpeg.toByteArray(), "Jory");
+        long theft = thefts.add(lanyon, LocalDate.now(), List.of(new TheftRepository.Thing("Gate", "Dunmark Post", "DM-1"),
+                new TheftRepository.Thing("Router", "", "")), List.of(new TheftRepository.Footage("Gate", "Nothing is left of it.")),
+                List.of(), "Jory");
+        for (String path : List.of("/care/cameras/" + camera + "/warranty.pdf", "/care/theft/" + theft + ".pdf")) {
+            byte[] paper = mvc.perform(get("/households/" + lanyon + path).with(user(demo.staff("tamsin")))).andReturn().getResponse()
+                    .getContentAsByteArray();
+            assertThat(faults(paper, PDFAFlavour.PDFUA_1)).as(path + " PDF/UA-1").isEmpty();
+            assertThat(faults(paper, PDFAFlavour.PDFA_2_A)).as(path + " PDF/A-2a").isEmpty();
+        }
+        demo.jdbc().sql("delete from theft where household_id = :id").param("id", lanyon).update();
+        demo.jdbc().sql("delete from mount_photo where household_id = :id").param("id", lanyon).update();
     }
 
     @Test
