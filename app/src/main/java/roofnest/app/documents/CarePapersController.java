@@ -47,7 +47,7 @@ class CarePapersController {
         CameraRepository.Record record = frame.judged().camera(cameraId);
         Warranties.Claim claim = warranties.of(frame, record);
         return paper("warranty", frame, Map.of("camera", record.camera().name(), "claim", claim, "photo",
-                claim.photo().map(CarePapersController::inline).orElse("")));
+                claim.photo().or(claim::still).map(CarePapersController::inline).orElse("")));
     }
 
     @GetMapping("/households/{household}/care/theft/{theft}.pdf")

@@ -35,6 +35,7 @@ import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.HubRepository;
 import roofnest.app.records.LogRepository;
 import roofnest.app.records.MailRepository;
+import roofnest.app.records.MountPhotoRepository;
 import roofnest.app.records.NetworkRepository;
 import roofnest.app.records.ResidentRepository;
 import roofnest.app.records.TermRepository;
@@ -65,6 +66,7 @@ class EndOfDevicesTest {
     @Autowired private DeviceBeforeRepository before;
     @Autowired private TheftRepository thefts;
     @Autowired private TermRepository terms;
+    @Autowired private MountPhotoRepository photos;
     @Autowired private FaultCaseRepository cases;
     @Autowired private SecretStore secrets;
     @Autowired private MailRepository mail;
@@ -189,6 +191,11 @@ class EndOfDevicesTest {
     @Test
     void a_claim_says_what_is_at_hand_and_what_is_not() throws Exception {
         assertThat(page("/care/cameras/" + gate + "/warranty")).contains("No warranty was written down", "The receipt", "DM-4471");
+        assertThat(page("/care/cameras/" + gate + "/warranty")).contains("A picture of it where it hangs.").doesNotContain("stands on the "
+                + "paper");
+        photos.keep(ref.id(), gate, new byte[] {1}, ref.by());
+        assertThat(page("/care/cameras/" + gate + "/warranty")).contains("stands on the paper").doesNotContain("A picture of it where");
+        demo.jdbc().sql("delete from mount_photo where household_id = :id").param("id", ref.id()).update();
         terms.add(ref.id(), new TermRepository.Row(0, Coming.Kind.WARRANTY, gate, "", LocalDate.now(), "two years", ref.by(), 1));
         assertThat(page("/care/cameras/" + gate + "/warranty")).contains("was written down to run until").doesNotContain("which has passed",
                 "The receipt");
