@@ -123,7 +123,7 @@ class DueHooks implements SealedRows {
             where k.ended_at is null and h.archived_at is null and (h.handed_over_at is not null or h.stage = 'CARE')
               and c.on_day <= :today and c.on_day >= (k.made_at at time zone :zone)::date
               and not exists (select from due_told t where t.hook_id = k.id and t.household_id = h.id and t.kind = c.kind
-                                and t.camera_id = coalesce(c.camera_id, 0) and t.on_day = c.on_day)
+                                and t.camera_id = coalesce(c.camera_id, 0) and t.on_day = c.on_day and t.what = c.what)
             order by k.id, c.on_day, h.id limit 500
             """).param("today", LocalDate.now(clock)).param("zone", clock.getZone().getId())
                 .query((row, n) -> new Due(row.getLong("hook"), row.getLong("household"),
@@ -145,10 +145,10 @@ class DueHooks implements SealedRows {
             item.put("why", each.why());
             item.put("sure", each.sure());
             made += jdbc.sql("""
-                insert into due_told (hook_id, household_id, kind, camera_id, on_day, body, made_at, next_try_at)
-                values (:hook, :household, :kind, :camera, :on, :body, :now, :now) on conflict do nothing
+                insert into due_told (hook_id, household_id, kind, camera_id, on_day, what, body, made_at, next_try_at)
+                values (:hook, :household, :kind, :camera, :on, :what, :body, :now, :now) on conflict do nothing
                 """).param("hook", each.hook()).param("household", each.household()).param("kind", each.kind())
-                    .param("camera", each.camera() == null ? 0 : each.camera()).param("on", each.on())
+                    .param("camera", each.camera() == null ? 0 : each.camera()).param("on", each.on()).param("what", each.what())
                     .param("body", json.writeValueAsString(Map.of("type", "due", "item", item))).param("now", now).update();
         }
         return made;

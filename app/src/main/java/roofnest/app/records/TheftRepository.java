@@ -86,7 +86,7 @@ public class TheftRepository {
 
     /** Says that something was changed, or that it was not after all; nothing where it stands so already. */
     public void done(long householdId, long theftId, int seq, boolean done, String by) {
-        get(householdId, theftId);
+        get(householdId, theftId).changes().stream().filter(change -> change.seq() == seq).findFirst().orElseThrow(NoSuchPage::new);
         jdbc.sql("""
             update theft_change set done_by = :by, done_at = :at
             where theft_id = :theft and seq = :seq and (done_at is not null) <> :done

@@ -109,6 +109,15 @@ class DueHooksTest {
         });
     }
 
+    /** Two notes of one day are two things; neither stands for the other. */
+    @Test
+    void two_things_of_one_kind_and_day_are_both_told() {
+        comes(903, LocalDate.now());
+        sender.round();
+        sender.round();
+        assertThat(mine()).hasSize(2).anyMatch(told -> told.body().contains("hook 901")).anyMatch(told -> told.body().contains("hook 903"));
+    }
+
     /** RFC 4231, case 2, by this way of writing it: the key Jefe over a text that begins with a time and a full stop. */
     @Test
     void the_signature_is_the_standard_one() throws Exception {

@@ -185,6 +185,9 @@ class EndOfDevicesTest {
         assertThat(thefts.get(ref.id(), kept.id()).changes().get(0).doneBy()).isEqualTo(ref.by());
         perform(post(path("/pair/theft/" + kept.id() + "/0")));
         assertThat(thefts.get(ref.id(), kept.id()).changes().get(0).doneAt()).isNull();
+        assertThat(perform(post(path("/pair/theft/" + kept.id() + "/99")).param("done", "true")).getStatus()).as("nothing to note")
+                .isEqualTo(
+                        404);
         assertThat(perform(post(path("/pair/theft/" + (kept.id() + 1000) + "/0")).param("done", "true")).getStatus()).isEqualTo(404);
     }
 
