@@ -27,7 +27,7 @@ import roofnest.app.web.LinkTokens;
 @Repository
 class DueHooks implements SealedRows {
     static final int MOST = 5;
-    /** Over about two days, at twice the time after each try. */
+    /** Over 34 hours, at twice the time after each try. */
     static final int TRIES = 12;
     private static final Duration FIRST_AGAIN = Duration.ofMinutes(1);
     /** Longer than a telling takes: whoever claimed it and went down leaves it to the next. */

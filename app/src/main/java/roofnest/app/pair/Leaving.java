@@ -30,6 +30,8 @@ import roofnest.core.promise.Stage;
 /** Takes devices out of a house. What was said of them is kept in the log; their passwords are not. */
 @Service
 class Leaving {
+    private static final int LONGEST_ENTRY = 1000;
+
     private final Changes changes;
     private final CameraRepository cameras;
     private final HubRepository hubs;
@@ -140,10 +142,12 @@ class Leaving {
                     .size()) {
                 throw new Conflict("Somebody else took one of these out meanwhile. Choose again.");
             }
-            log.add(ref.id(), null, LogRepository.Kind.NOTE, "Stolen: " + things.stream().map(thing -> thing.name()
-                    + (thing.serial().isEmpty() ? "" : " (serial " + thing.serial() + ")")).collect(Collectors.joining(", ")) + ".", taken
-                            .on(),
-                    ref.by());
+            String all = "Stolen: " + things.stream().map(thing -> thing.name() + (thing.serial().isEmpty() ? ""
+                    : " (serial " + thing.serial() + ")")).collect(Collectors.joining(", ")) + ".";
+            // Of very many the rest stands with the theft itself.
+            log.add(ref.id(), null, LogRepository.Kind.NOTE,
+                    all.length() <= LONGEST_ENTRY ? all : all.substring(0, LONGEST_ENTRY - 1) + "…",
+                    taken.on(), ref.by());
             List<TheftRepository.Change> wanted = new ArrayList<>();
             theft.changes()
                     .forEach(change -> wanted.add(new TheftRepository.Change(wanted.size(), change.who(), change.what(), change.why(),
