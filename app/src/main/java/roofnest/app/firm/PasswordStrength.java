@@ -1,10 +1,13 @@
 package roofnest.app.firm;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
 import com.nulabinc.zxcvbn.Strength;
 import com.nulabinc.zxcvbn.Zxcvbn;
 
@@ -22,7 +25,9 @@ class PasswordStrength {
     /** Of 0 to 4: from here on it takes 10^8 guesses or more. */
     private static final int LEAST_SCORE = 3;
 
-    private final Zxcvbn estimator = new Zxcvbn();
+    /** Its hundred thousand words are read when somebody chooses a password, and given up again soon after: few ever do. */
+    private final LoadingCache<Boolean, Zxcvbn> estimator = Caffeine.newBuilder().expireAfterAccess(Duration.ofMinutes(10))
+            .build(any -> new Zxcvbn());
 
     /** What is wrong with it, in the user's words; empty when nothing is. @param about words that are no secret of theirs */
     Optional<String> fault(String password, List<String> about) {
@@ -31,7 +36,7 @@ class PasswordStrength {
         }
         List<String> known = new ArrayList<>(List.of("roof", "nest", "roofnest"));
         about.forEach(word -> known.addAll(List.of(word.toLowerCase(java.util.Locale.ROOT).split("[^\\p{L}\\p{N}]+"))));
-        Strength strength = estimator.measure(password, known.stream().filter(word -> !word.isEmpty()).toList());
+        Strength strength = estimator.get(true).measure(password, known.stream().filter(word -> !word.isEmpty()).toList());
         try {
             return strength.getScore() >= LEAST_SCORE ? Optional.empty()
                     : Optional.of(

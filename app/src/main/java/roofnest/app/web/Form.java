@@ -24,8 +24,6 @@ public final class Form {
 
     private static final Pattern PHONE = Pattern.compile("\\+?[0-9 ()/-]{4,39}");
 
-    private static final int LONGEST_NUMBER = 40;
-
     private final RegionForms region;
     private final Map<String, String> values;
     private final Map<String, String> faults = new LinkedHashMap<>();
@@ -223,16 +221,11 @@ public final class Form {
         return text;
     }
 
-    /** A decimal number in a range; a comma is taken as a decimal point. */
+    /** A decimal number in a range, as the region writes it. */
     public double decimal(String field, String what, double min, double max, String unit) {
-        String typed = raw(field).strip().replace(',', '.').replace('\u2212', '-');
-        try {
-            double value = typed.length() > LONGEST_NUMBER ? Double.NaN : new BigDecimal(typed).doubleValue();
-            if (value >= min && value <= max) {
-                return value;
-            }
-        } catch (NumberFormatException e) {
-            // Told below, the same as a number out of range.
+        double value = region.number(raw(field)).map(BigDecimal::doubleValue).orElse(Double.NaN);
+        if (value >= min && value <= max) {
+            return value;
         }
         fault(field, "Enter " + what + " from " + Numbers.plain(min) + " to " + Numbers.plain(max) + " " + unit + ".");
         return min;

@@ -1,5 +1,7 @@
 package roofnest.app.web;
 
+import java.math.BigDecimal;
+import java.text.DecimalFormatSymbols;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.chrono.IsoChronology;
@@ -12,10 +14,12 @@ import java.time.temporal.TemporalQuery;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
- * How days and times of day stand in fields: shown as everywhere on the pages, with the month in letters and hours to 24, so
+ * How days, times of day and figures stand in fields. Figures have one form on all pages, and are read as the region writes them.
+ * Days are shown as everywhere on the pages, with the month in letters and hours to 24, so
  * that nobody takes the 3rd of April for the 4th of March; read as people of the region write them (Unicode CLDR, as shipped
  * with the platform), and as pages and calendars write them.
  */
@@ -33,10 +37,24 @@ public final class RegionForms {
     /** No day and no time of day takes more characters. */
     private static final int LONGEST = 60;
 
+    /** No figure that a field asks for takes more characters. */
+    private static final int LONGEST_NUMBER = 40;
+
+    private static final Pattern PLAIN = Pattern.compile("[+-]?(\\d+([.]\\d*)?|[.]\\d+)");
+
+    /** Thousands parted by spaces or by the marks that some write above the line. */
+    private static final Pattern SPACED = Pattern.compile("([+-]?\\d{1,3})((?:[\\h'\u2019]\\d{3})+)(?![\\d\\h])(.*)");
+
+    private static final Pattern THOUSANDS_BY_COMMA = Pattern.compile("[+-]?[1-9]\\d{0,2}(,\\d{3})+([.]\\d*)?");
+
+    private static final Pattern THOUSANDS_BY_POINT = Pattern.compile("[+-]?[1-9]\\d{0,2}([.]\\d{3})+(,\\d*)?");
+
     private final List<DateTimeFormatter> days;
     private final String order;
+    private final boolean commaParts;
 
     public RegionForms(Locale region) {
+        this.commaParts = DecimalFormatSymbols.getInstance(region).getGroupingSeparator() == ',';
         String digits = DateTimeFormatterBuilder.getLocalizedDateTimePattern(FormatStyle.SHORT, null, IsoChronology.INSTANCE, region)
                 .replaceAll("[^dMy./-]", "").replaceAll("d+", "d").replaceAll("M+", "M").replaceAll("y+", "u");
         String slashes = digits.replaceAll("^[./-]+|[./-]+$", "").replaceAll("[./-]+", "/");
@@ -90,6 +108,31 @@ public final class RegionForms {
         }
         String spaced = typed.strip().replaceAll("[\\s\\h]+", " ").replaceAll("(?i)\\b([ap])\\.?m\\.?$", "$1m").toUpperCase(Locale.ROOT);
         return first(TIMES, spaced, LocalTime::from);
+    }
+
+    /**
+     * The figure that was meant, if it is one. A point is a decimal point, as on the pages, and so is a comma, but where the region
+     * parts thousands by it and three digits follow: {@code 1,500} is fifteen hundred in one country and one and a half in the next.
+     */
+    public Optional<BigDecimal> number(String typed) {
+        if (typed.length() > LONGEST_NUMBER) {
+            return Optional.empty();
+        }
+        String bare = typed.strip().replace('\u2212', '-');
+        var spaced = SPACED.matcher(bare);
+        if (spaced.matches()) {
+            bare = spaced.group(1) + spaced.group(2).replaceAll("\\D", "") + spaced.group(3);
+        }
+        boolean both = bare.indexOf('.') >= 0 && bare.indexOf(',') >= 0;
+        boolean twice = bare.indexOf(',') != bare.lastIndexOf(',') || bare.indexOf('.') != bare.lastIndexOf('.');
+        if (THOUSANDS_BY_COMMA.matcher(bare).matches() && (both || twice || commaParts)) {
+            bare = bare.replace(",", "");
+        } else if (THOUSANDS_BY_POINT.matcher(bare).matches() && (both || twice)) {
+            bare = bare.replace(".", "").replace(',', '.');
+        } else {
+            bare = bare.replace(',', '.');
+        }
+        return PLAIN.matcher(bare).matches() ? Optional.of(new BigDecimal(bare)) : Optional.empty();
     }
 
     private static <T> Optional<T> first(List<DateTimeFormatter> forms, String typed, TemporalQuery<T> what) {

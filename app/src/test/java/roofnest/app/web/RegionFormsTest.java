@@ -2,6 +2,7 @@ package roofnest.app.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.Locale;
@@ -11,6 +12,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+
+import roofnest.core.lang.Numbers;
 
 class RegionFormsTest {
     @ParameterizedTest
@@ -64,5 +67,37 @@ class RegionFormsTest {
         odd.date("on", "the day");
         assertThat(odd.value("on", LocalDate.of(2026, 3, 4))).isEqualTo("24/11/2026");
         assertThat(odd.faultAt("on")).isEqualTo("Enter the day as a date between 2000 and 2100, such as 24 Nov 2026 or 11/24/2026.");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"en-GB,'1,500',1500", "en-US,'1,500.5',1500.5", "de-DE,'1,500',1.500", "pl-PL,'1,500',1.500", "de-DE,1.500,1.500",
+        "de-DE,'1.500,5',1500.5", "de-DE,1.234.567,1234567", "fr-FR,'1\u202f500,5',1500.5", "fr-FR,'1 500',1500",
+        "de-CH,1\u2019500.5,1500.5",
+        "en-GB,'0,125',0.125", "en-GB,'2,4',2.4", "en-GB,'-2,5',-2.5", "de-DE,'\u22122,5',-2.5", "en-IN,'12,345',12345", "en-GB,'.5',0.5",
+        "en-GB,'3.',3", "ar-EG,'2,5',2.5", "en-GB,'1500,250',1500.250"})
+    void figures_are_read_as_the_region_writes_them_and_as_the_pages_do(String region, String typed, BigDecimal meant) {
+        assertThat(new RegionForms(Locale.forLanguageTag(region)).number(typed)).hasValueSatisfying(
+                read -> assertThat(read).isEqualByComparingTo(meant));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "1,2,3", "1.2.3", "1,50.5", "1.50,5", "1,500,5", "1 5", "1 5000", "1  500", "two", "1e3", "0x10", "--1",
+        ".", "5 m",
+        "1'500'00", "\u0663", "12345678901234567890123456789012345678901"})
+    void what_is_no_figure_is_none(String typed) {
+        for (String region : new String[] {"en-GB", "de-DE", "fr-FR", "de-CH"}) {
+            assertThat(new RegionForms(Locale.forLanguageTag(region)).number(typed)).as(region).isEmpty();
+        }
+    }
+
+    /** Whatever region, the figures that pages show are read back from a field as the same. */
+    @Test
+    void what_pages_show_is_read_back_everywhere() {
+        for (Locale region : Locale.getAvailableLocales()) {
+            for (double shown : new double[] {0, 2.4, -0.125, 12.345, 52.125, 1500, 1234.567}) {
+                assertThat(new RegionForms(region).number(Numbers.plain(shown))).as(region.toLanguageTag())
+                        .hasValueSatisfying(read -> assertThat(read.doubleValue()).isEqualTo(shown));
+            }
+        }
     }
 }
