@@ -4,6 +4,8 @@ import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ForkJoinPool;
+import java.util.concurrent.ForkJoinTask;
 
 import org.springframework.stereotype.Component;
 
@@ -14,6 +16,7 @@ import roofnest.app.records.JudgedHouseholds;
 import roofnest.app.watch.Metrics;
 import roofnest.app.web.BadInput;
 import roofnest.core.judge.Camera;
+import roofnest.core.judge.House;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.Judgement;
 import roofnest.core.view.CameraPose;
@@ -39,8 +42,10 @@ class Boards {
         // The board turns and tilts a camera; how it is rolled it leaves as it is planned.
         Camera held = stored.camera().withPose(pose.turned(pose.headingDeg(), pose.tiltDeg(), stored.planned().rollDeg()));
         HouseholdFacts facts = now.facts().withCamera(held);
+        // What it sees and what becomes of the promises are as dear as one another, and neither waits for the other.
+        ForkJoinTask<LiveView.Sights> sights = sights(now, facts, held, look);
         Judgement judgement = metrics.judging(() -> now.judge().again(facts));
-        return LiveView.of(facts, now.judge(), judgement, held, stored.version(), look, false, contouring);
+        return LiveView.of(facts, now.judge(), judgement, held, sights.join(), stored.version(), look, false, contouring);
     }
 
     /** A pose as the page sends it: y counts downwards there. */
@@ -70,7 +75,15 @@ class Boards {
     private LiveView stored(JudgedHousehold household, long cameraId, Look look) {
         JudgedHousehold now = planned(household);
         CameraRepository.Record stored = now.camera(cameraId);
-        return LiveView.of(now.facts(), now.judge(), now.judgement(), stored.camera(), stored.version(), look, true, contouring);
+        return LiveView.of(now.facts(), now.judge(), now.judgement(), stored.camera(),
+                sights(now, now.facts(), stored.camera(), look).join(),
+                stored.version(),
+                look, true, contouring);
+    }
+
+    private static ForkJoinTask<LiveView.Sights> sights(JudgedHousehold now, HouseholdFacts facts, Camera camera, Look look) {
+        House house = now.judge().house().orElseThrow();
+        return ForkJoinPool.commonPool().submit(() -> LiveView.Sights.of(house, facts, camera, look.night()));
     }
 
     /** The stored mask and the cells that still show what must not be shown. */

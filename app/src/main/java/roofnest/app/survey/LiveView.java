@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ForkJoinTask;
 
 import roofnest.app.drawing.PictureView;
 import roofnest.app.drawing.Readout;
@@ -63,17 +64,27 @@ public record LiveView(
     /** @param kind {@code zone} or {@code masked} */
     public record GroundPatch(String kind, String name, String path) {}
 
+    /** What a camera sees: the ground by level of detail, where its zones and masked cells lie on it, and its picture. */
+    record Sights(List<Footing> footprints, List<GroundPatch> grounds, PictureView picture) {
+        static Sights of(House house, HouseholdFacts facts, Camera at, boolean night) {
+            ForkJoinTask<PictureView> picture = ForkJoinTask.adapt(() -> PictureView.of(house, facts, at, night)).fork();
+            Eye eye = house.eye(at.model().lens(), at.pose());
+            Footprint footprint = new Footprint(new Vision(eye, at.model().mask(), at.masked()));
+            return new Sights(LiveView.footprints(footprint), LiveView.grounds(eye, footprint, at), picture.join());
+        }
+    }
+
     /** A size given in pixels of the usual board, in the plan's metres. */
     public double px(double pixels) {
         return Math.round(pixels * metresPerPx * 1000) / 1000.0;
     }
 
     /**
-     * @param at the chosen camera as it is being tried, already in {@code facts}
+     * @param at the chosen camera as it is being tried, already in {@code facts}, and {@code sights} what it sees
      * @param settled whether that is how it is stored; only then is it worked out what masking would cost
      */
-    static LiveView of(HouseholdFacts facts, HouseholdJudge judge, Judgement judgement, Camera at, int version, Look look, boolean settled,
-            Contouring contouring) {
+    static LiveView of(HouseholdFacts facts, HouseholdJudge judge, Judgement judgement, Camera at, Sights sights, int version, Look look,
+            boolean settled, Contouring contouring) {
         House house = judge.house().orElseThrow();
         HousePlan plan = house.plan();
         Eye eye = house.eye(at.model().lens(), at.pose());
@@ -81,17 +92,16 @@ public record LiveView(
         Contouring.Drawn contours = contouring.of(house, band, at.model().radio().eirpDbm(), look.mapHeightM().orElse(at.pose().heightM()));
         List<PromiseLine> lines = lines(judgement, facts, at);
         List<String> suggestion = judge.cellsShowing(facts, at).stream().map(MaskCell::toString).toList();
-        Footprint footprint = new Footprint(new Vision(eye, at.model().mask(), at.masked()));
         return new LiveView(
-                at.id(), at.name(), version, pose(at), footprints(footprint),
+                at.id(), at.name(), version, pose(at), sights.footprints(),
                 contours.key().equals(look.contours()) ? Optional.empty() : Optional.of(contours),
                 facts.cameras().stream().filter(camera -> camera.id() != at.id())
                         .map(camera -> new OtherCamera(camera.name(), camera.pose().xM(), -camera.pose().yM(), camera.pose().headingDeg()))
                         .toList(),
-                PictureView.of(house, facts, at, look.night()), readouts(plan, judge.link(facts, at), at, facts),
+                sights.picture(), readouts(plan, judge.link(facts, at), at, facts),
                 lines, changed(lines, look.lines()), judgement.countsInWords(), suggestion,
                 settled ? maskCosts(judge, facts, at, judgement, suggestion) : List.of(),
-                grounds(eye, footprint, at), look.panel() == Look.Panel.WALKS ? fan(at, eye) : List.of(), look.panel(),
+                sights.grounds(), look.panel() == Look.Panel.WALKS ? fan(at, eye) : List.of(), look.panel(),
                 look.panel() == Look.Panel.SIGNAL ? Optional.of(SignalPanel.of(house, facts, judge, at, band)) : Optional.empty(),
                 look.panel() == Look.Panel.WALKS ? WalkPanel.of(house, at, eye, look) : Optional.empty(),
                 look.panel() == Look.Panel.SUN ? Optional.of(SunPanel.of(house, eye, look)) : Optional.empty(),

@@ -68,7 +68,11 @@ final class BatteryLastsRule implements PromiseRule<Promise.BatteryLasts> {
             remedies.add(new Remedy("Clips of " + shorter + " s", "lowest " + Unit.PERCENT.format(withShorter)));
         }
         int from = now.chargeEveryDays() == 0 ? LONGEST_INTERVAL_DAYS : now.chargeEveryDays() - CHARGE_STEP_DAYS;
+        double keptFrom = limit.value() + limit.tolerance();
         for (int days = from; days >= CHARGE_STEP_DAYS; days -= CHARGE_STEP_DAYS) {
+            if (hearing.years().fallsUnder(keptFrom, hearing.facts(), camera.withSettings(now.withChargeEveryDays(days)), link, days)) {
+                continue;
+            }
             double lowest = lowest(hearing, camera, link, now.withChargeEveryDays(days));
             if (limit.standing(lowest) == Standing.KEPT) {
                 remedies.add(new Remedy("Charge every " + days + " days", "lowest " + Unit.PERCENT.format(lowest)));

@@ -52,18 +52,28 @@ final class BatteryYears {
     }
 
     BatteryYear.Outcome of(HouseholdFacts facts, Camera camera, Optional<LinkBudget> link, int chargeEveryDays) {
-        double uplink = link.map(budget -> uplinkFactor(budget.rssiDbm())).orElse(1.0);
-        double draw = camera.settings().dailyUse().chargeMah(camera.model().power(), camera.model().motion(), uplink);
+        double draw = draw(camera, link);
         SunKey sun = sun(facts, camera);
         LocalDate from = camera.lastCharged().orElse(facts.today());
         return kept.get(new Key(sun, draw, from, chargeEveryDays),
                 key -> suns.get(sun, sunKey -> year(sunKey, camera)).of(draw, new BatteryYear.Plan(from, chargeEveryDays)));
     }
 
+    /** Whether a pack that is charged every so many days certainly falls under a charge in the bad year, percent. */
+    boolean fallsUnder(double percent, HouseholdFacts facts, Camera camera, Optional<LinkBudget> link, int chargeEveryDays) {
+        SunKey sun = sun(facts, camera);
+        return suns.get(sun, sunKey -> year(sunKey, camera)).fallsUnder(percent, draw(camera, link),
+                new BatteryYear.Plan(camera.lastCharged().orElse(facts.today()), chargeEveryDays));
+    }
+
+    private static double draw(Camera camera, Optional<LinkBudget> link) {
+        double uplink = link.map(budget -> uplinkFactor(budget.rssiDbm())).orElse(1.0);
+        return camera.settings().dailyUse().chargeMah(camera.model().power(), camera.model().motion(), uplink);
+    }
+
     /** Each day of the year from the last charge on, in all years at once. */
     List<BatteryYear.Band> band(HouseholdFacts facts, Camera camera, Optional<LinkBudget> link, int chargeEveryDays) {
-        double draw = camera.settings().dailyUse().chargeMah(camera.model().power(), camera.model().motion(),
-                link.map(budget -> uplinkFactor(budget.rssiDbm())).orElse(1.0));
+        double draw = draw(camera, link);
         SunKey sun = sun(facts, camera);
         return suns.get(sun, sunKey -> year(sunKey, camera)).band(draw, new BatteryYear.Plan(camera.lastCharged().orElse(facts.today()),
                 chargeEveryDays));
@@ -77,16 +87,14 @@ final class BatteryYears {
 
     /** Days that a pack lasts from a full charge on, with nobody charging, in the bad year. */
     int lastsDays(HouseholdFacts facts, Camera camera, Optional<LinkBudget> link, LocalDate full) {
-        double draw = camera.settings().dailyUse().chargeMah(camera.model().power(), camera.model().motion(),
-                link.map(budget -> uplinkFactor(budget.rssiDbm())).orElse(1.0));
+        double draw = draw(camera, link);
         SunKey sun = sun(facts, camera);
         return suns.get(sun, sunKey -> year(sunKey, camera)).lastsDays(draw, full);
     }
 
     /** What is to be expected of a pack between two days. */
     BatteryYear.Between between(HouseholdFacts facts, Camera camera, Optional<LinkBudget> link, LocalDate from, LocalDate to) {
-        double draw = camera.settings().dailyUse().chargeMah(camera.model().power(), camera.model().motion(),
-                link.map(budget -> uplinkFactor(budget.rssiDbm())).orElse(1.0));
+        double draw = draw(camera, link);
         SunKey sun = sun(facts, camera);
         return suns.get(sun, sunKey -> year(sunKey, camera)).between(draw, from, to);
     }

@@ -33,7 +33,7 @@ record Hearing(HouseholdFacts facts, Optional<House> house, Function<Camera, Cam
 
     /** The camera's link; empty without a plan, or while nothing on it transmits. */
     Optional<LinkBudget> link(Camera camera) {
-        return house.flatMap(h -> h.signal().cameraLink(camera.pose().lens(), Links.band(camera, facts), camera.model().radio()));
+        return house.flatMap(any -> eye(camera).link(Links.band(camera, facts)));
     }
 
     /** What is said of promises of sight while there is no plan. */

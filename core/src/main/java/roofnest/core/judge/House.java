@@ -107,8 +107,12 @@ public final class House {
 
     /** The way of a camera's lead: as it was drawn, where it can be led so, else the one that is found. */
     public Optional<CableWay> lead(Camera camera, Practice practice) {
-        return drawn(camera, practice).filter(drawn -> drawn.faults().isEmpty()).map(DrawnWay::way)
-                .or(() -> cables(practice).toGo(camera.pose(), camera.model().power()));
+        return drawnSound(camera, practice).or(() -> cables(practice).toGo(camera.pose(), camera.model().power()));
+    }
+
+    /** The way of a lead that was drawn, where it can be led so. */
+    Optional<CableWay> drawnSound(Camera camera, Practice practice) {
+        return drawn(camera, practice).filter(drawn -> drawn.faults().isEmpty()).map(DrawnWay::way);
     }
 
     public SignalModel signal() {

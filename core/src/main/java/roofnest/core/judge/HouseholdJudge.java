@@ -7,7 +7,9 @@ import java.util.Map;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ForkJoinTask;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -165,10 +167,20 @@ public final class HouseholdJudge {
     public Judgement again(HouseholdFacts facts) {
         Hearing hearing = hearing(facts);
         Names names = new Names(facts.plan());
-        List<Judged> judged = new ArrayList<>();
-        facts.written().forEach(promise -> judged.add(judged(promise, hearing, names)));
-        facts.cameras().forEach(camera -> standing(camera).forEach(promise -> judged.add(judged(promise, hearing, names))));
+        // What stands for as long as a camera is there asks about that camera alone, so cameras are judged side by side; then what was
+        // written, which asks about all of them. The other way round each thread would wait for what the other one finds first.
+        // Nothing that a rule asks may fork in turn: waiting for its parts, a thread would take up another promise that wants the same.
+        List<Judged> standing = sideBySide(facts.cameras(),
+                camera -> standing(camera).stream().map(promise -> judged(promise, hearing, names)).toList())
+                .stream().flatMap(List::stream).toList();
+        List<Judged> judged = new ArrayList<>(sideBySide(facts.written(), promise -> judged(promise, hearing, names)));
+        judged.addAll(standing);
         return new Judgement(judged);
+    }
+
+    private static <A, B> List<B> sideBySide(List<A> asked, Function<A, B> answer) {
+        List<ForkJoinTask<B>> tasks = asked.stream().map(each -> ForkJoinTask.adapt(() -> answer.apply(each))).toList();
+        return ForkJoinTask.invokeAll(tasks).stream().map(ForkJoinTask::join).toList();
     }
 
     private Judged judged(Promise promise, Hearing hearing, Names names) {

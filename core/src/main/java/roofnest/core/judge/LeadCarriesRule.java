@@ -36,7 +36,8 @@ final class LeadCarriesRule implements PromiseRule<Promise.LeadCarries> {
         Limit limit = Limit.atLeast(power.leastVolts(), TOLERANCE_SHARE * power.packVolts(), Unit.VOLTS);
         Optional<CableNet> cables = hearing.house().map(house -> house.cables(hearing.facts().practice()));
         Optional<SaidLead> said = camera.measuredLead();
-        Optional<CableWay> way = hearing.house().flatMap(house -> house.lead(camera, hearing.facts().practice()));
+        Optional<CableWay> way = hearing.house().flatMap(house -> house.drawnSound(camera, hearing.facts().practice()))
+                .or(() -> cables.flatMap(net -> hearing.eye(camera).lead(net)));
         Optional<CableRun> run = said.map(lead -> lead.run(power.leadM())).or(() -> way.map(on -> on.run(power.leadM())));
         if (run.isEmpty()) {
             return Sighted.of(Finding.untried(promise.key(), limit, "How long its lead is is not known. "

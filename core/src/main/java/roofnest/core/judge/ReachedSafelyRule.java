@@ -44,7 +44,7 @@ final class ReachedSafelyRule implements PromiseRule<Promise.ReachedSafely> {
             return Sighted.of(Finding.of(promise.key(), 0, NOTHING, camera.sightEvidence(), "It is worked on from the ground.",
                     List.of()), camera);
         }
-        Optional<Footing> foot = house.footing(camera.pose(), climb);
+        Optional<Footing> foot = hearing.eye(camera).footing(climb);
         if (foot.isEmpty()) {
             return Sighted.of(Finding.untried(promise.key(), NOTHING,
                     "It hangs on no wall of the plan: look on site where something to climb would lean."), camera);

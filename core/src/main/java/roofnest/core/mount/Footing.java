@@ -177,6 +177,9 @@ public record Footing(Climb climb, double workM, double outM, double ladderM, do
             });
         }
         for (Wall wall : plan.walls()) {
+            if (wall != leant && !near(wall, point)) {
+                continue;
+            }
             boolean here = plan.baseM(wall) < floorM + 2 && plan.baseM(wall) + wall.heightM() > floorM;
             if (here && wall != leant && Segments.distanceM(point, wall.from(), wall.to()) < CLEAR_M + wall.thicknessM() / 2) {
                 against.add(Against.BLOCKED);
@@ -195,6 +198,15 @@ public record Footing(Climb climb, double workM, double outM, double ladderM, do
                 against.add(Against.BLOCKED);
             }
         }
+    }
+
+    /** Whether a wall may be within reach of a point, by itself or by the leaf of one of its doors: for most walls of a house it is not. */
+    private static boolean near(Wall wall, PlanPoint point) {
+        double reach = CLEAR_M + wall.thicknessM() / 2;
+        for (Opening opening : wall.openings()) {
+            reach = Math.max(reach, opening.widthM());
+        }
+        return Segments.mayReach(point, wall.from(), wall.to(), reach);
     }
 
     /** How far along its wall a point is beside a door; 0 before it. */

@@ -84,7 +84,23 @@ public record Area(String id, String name, Kind kind, List<PlanPoint> outline, D
     }
 
     public boolean covers(PlanPoint point) {
-        return SimplePointInAreaLocator.locate(Segments.coordinate(point), Segments.polygon(outline)) != Location.EXTERIOR;
+        return mayCover(point)
+                && SimplePointInAreaLocator.locate(Segments.coordinate(point), Segments.polygon(outline)) != Location.EXTERIOR;
+    }
+
+    /** Most points that are asked about lie outside the box around it. */
+    private boolean mayCover(PlanPoint point) {
+        boolean left = false;
+        boolean right = false;
+        boolean below = false;
+        boolean above = false;
+        for (PlanPoint corner : outline) {
+            left |= corner.xM() <= point.xM();
+            right |= corner.xM() >= point.xM();
+            below |= corner.yM() <= point.yM();
+            above |= corner.yM() >= point.yM();
+        }
+        return left && right && below && above;
     }
 
     /** Whether any of it lies off the plan's level ground. */

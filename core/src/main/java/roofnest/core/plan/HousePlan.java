@@ -151,7 +151,16 @@ public record HousePlan(
 
     /** The wall whose line is nearest to a point, if the plan has walls. */
     public Optional<Wall> nearestWall(PlanPoint point) {
-        return walls.stream().min(Comparator.comparingDouble(wall -> Segments.distanceM(point, wall.from(), wall.to())));
+        Wall nearest = null;
+        double least = Double.POSITIVE_INFINITY;
+        for (Wall wall : walls) {
+            if (Segments.mayReach(point, wall.from(), wall.to(), least)) {
+                double distance = Segments.distanceM(point, wall.from(), wall.to());
+                nearest = distance < least ? wall : nearest;
+                least = Math.min(least, distance);
+            }
+        }
+        return Optional.ofNullable(nearest);
     }
 
     /** Least and greatest x and y of everything on the plan, metres: minX, minY, maxX, maxY. */

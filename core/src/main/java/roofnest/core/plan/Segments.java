@@ -23,6 +23,12 @@ public final class Segments {
         return Distance.pointToSegment(coordinate(point), coordinate(a), coordinate(b));
     }
 
+    /** Whether a segment may come within reach of a point: most walls of a house do not, and need no distance. */
+    public static boolean mayReach(PlanPoint point, PlanPoint a, PlanPoint b, double reachM) {
+        return Math.min(a.xM(), b.xM()) - reachM <= point.xM() && Math.max(a.xM(), b.xM()) + reachM >= point.xM()
+                && Math.min(a.yM(), b.yM()) - reachM <= point.yM() && Math.max(a.yM(), b.yM()) + reachM >= point.yM();
+    }
+
     /** A closed polygon over an outline of three points or more. */
     public static Polygon polygon(List<PlanPoint> outline) {
         Coordinate[] ring = new Coordinate[outline.size() + 1];

@@ -28,8 +28,10 @@ public final class BatteryYear {
 
     private final PowerSpec power;
     private final Weather weather;
-    /** What the panel puts into the pack on each day of the calendar, in each year, mAh. */
-    private final float[][] sunMah;
+    /** What the panel puts into the pack of a MJ/m² that comes straight from the sun on each day of the calendar, mAh. */
+    private final float[] mahABeam = new float[DAYS];
+    /** The same of what comes from the whole sky. */
+    private final float mahADiffuse;
 
     /** @param chargeEveryDays how often somebody charges the pack; 0 when only the sun does */
     public record Plan(LocalDate from, int chargeEveryDays) {
@@ -72,26 +74,16 @@ public final class BatteryYear {
     }
 
     /** @param openSkyShare light left by what the plan does not show, by snow and dirt, 0 to 1 */
-    public BatteryYear(PowerSpec power, Weather weather, PanelLight panel, double openSkyShare) {
+    public BatteryYear(PowerSpec power, Weather weather, PanelLight light, double openSkyShare) {
         Require.inRange("capacity in mAh", power.capacityMah(), 1, 100_000);
         Require.inRange("open sky share", openSkyShare, 0, 1);
         this.power = power;
         this.weather = weather;
-        this.sunMah = new float[DAYS][weather.years()];
-        double mahAPeakHour = power.panelW() * openSkyShare * PANEL_LOSSES / power.packVolts() * 1000;
-        if (power.panelW() == 0) {
-            return;
-        }
-        double mahAMj = mahAPeakHour / MJ_A_PEAK_HOUR;
-        double diffuse = mahAMj * panel.ofDiffuse();
-        for (int day = 0; day < DAYS; day++) {
-            reckonSun(sunMah[day], weather.beamMj(day), (float) (mahAMj * panel.ofBeam(day)), weather.diffuseMj(day), (float) diffuse);
-        }
-    }
-
-    private static void reckonSun(float[] mah, float[] beamMj, float mahABeam, float[] diffuseMj, float mahADiffuse) {
-        for (int year = 0; year < mah.length; year++) {
-            mah[year] = beamMj[year] * mahABeam + diffuseMj[year] * mahADiffuse;
+        double mahAMj = power.panelW() * openSkyShare * PANEL_LOSSES / power.packVolts() * 1000 / MJ_A_PEAK_HOUR;
+        boolean panel = power.panelW() > 0;
+        mahADiffuse = panel ? (float) (mahAMj * light.ofDiffuse()) : 0;
+        for (int day = 0; panel && day < DAYS; day++) {
+            mahABeam[day] = (float) (mahAMj * light.ofBeam(day));
         }
     }
 
@@ -105,7 +97,7 @@ public final class BatteryYear {
 
     /** What the panel puts into the pack on a day of a year of the weather, mAh. */
     double sunMah(int year, int day) {
-        return sunMah[day][year];
+        return weather.beamMj(day)[year] * mahABeam[day] + weather.diffuseMj(day)[year] * mahADiffuse;
     }
 
     /**
@@ -124,14 +116,14 @@ public final class BatteryYear {
         for (int n = 1; n <= DAYS; n++) {
             int day = dayOfYear(full, n);
             for (int year = 0; year < years; year++) {
-                float charged = Math.min(capacity, mah[year] + sunMah[day][year]);
+                float charged = Math.min(capacity, mah[year] + (float) sunMah(year, day));
                 mah[year] = Math.max(0, charged * (float) (1 - SELF_DISCHARGE_A_DAY) - (float) drawMahPerDay);
                 float percent = 100 * (mah[year] / capacity - weather.lockedAway(day)[year]);
                 first[year] = first[year] == DAYS && percent <= power.warnPercent() ? n : first[year];
             }
         }
         Arrays.sort(first);
-        return first[Math.max(0, (years + ONE_IN - 1) / ONE_IN - 1)];
+        return first[badRank(years)];
     }
 
     /**
@@ -154,7 +146,7 @@ public final class BatteryYear {
         double[] sums = new double[weather.years()];
         for (int n = 1; n <= days; n++) {
             for (int year = 0; year < sums.length; year++) {
-                sums[year] += sunMah[dayOfYear(from, n)][year];
+                sums[year] += sunMah(year, dayOfYear(from, n));
             }
         }
         double percentAMah = 100 / power.capacityMah();
@@ -177,8 +169,7 @@ public final class BatteryYear {
         float[] lowest = lowest(drawMahPerDay, plan);
         Integer[] order = IntStream.range(0, years).boxed().toArray(Integer[]::new);
         Arrays.sort(order, Comparator.comparingDouble(year -> lowest[year]));
-        // Of a hundred years the fifth lowest: one in twenty is as bad or worse.
-        int bad = order[Math.max(0, (years + ONE_IN - 1) / ONE_IN - 1)];
+        int bad = order[badRank(years)];
         List<Day> days = days(bad, drawMahPerDay, plan);
         Day least = days.get(0);
         Day warning = null;
@@ -199,7 +190,7 @@ public final class BatteryYear {
         for (int n = 1; n <= DAYS; n++) {
             int day = dayOfYear(plan.from(), n);
             mah = plan.charges(n) ? fullMah : mah;
-            mah = Math.min(fullMah, mah + sunMah[day][year]);
+            mah = Math.min(fullMah, mah + sunMah(year, day));
             mah = Math.max(0, mah - drawMahPerDay - mah * SELF_DISCHARGE_A_DAY);
             date = date.plusDays(1);
             days[n - 1] = new Day(date, Math.max(0, 100 * (mah / fullMah - weather.lockedAway(day)[year])));
@@ -221,18 +212,81 @@ public final class BatteryYear {
                 Arrays.fill(mah, (float) power.capacityMah());
             }
             int day = dayOfYear(plan.from(), n);
-            passDay(mah, lowest, sunMah[day], weather.lockedAway(day), (float) power.capacityMah(), (float) drawMahPerDay);
+            passDay(mah, lowest, day, (float) drawMahPerDay);
         }
         return lowest;
     }
 
-    private static void passDay(float[] mah, float[] lowest, float[] sun, float[] lockedAway, float fullMah, float drawMah) {
+    /** Rounding of all days of a year together is less, percent. */
+    private static final double ROUNDING_PERCENT = 0.01;
+
+    /**
+     * Whether the bad year certainly falls under a charge; given up as soon as it is known. Within a hundredth of a percent of it the
+     * answer may be no either way: then {@link #of} tells.
+     */
+    public boolean fallsUnder(double percent, double drawMahPerDay, Plan plan) {
+        float under = (float) (percent - ROUNDING_PERCENT);
+        float[] mah = new float[weather.years()];
+        float[] lowest = new float[weather.years()];
+        Arrays.fill(mah, (float) power.capacityMah());
+        Arrays.fill(lowest, 100);
+        for (int n = 1; n <= DAYS; n++) {
+            if (plan.charges(n)) {
+                if (asBad(lowest, under)) {
+                    return true;
+                }
+                Arrays.fill(mah, (float) power.capacityMah());
+            }
+            int day = dayOfYear(plan.from(), n);
+            passDay(mah, lowest, day, (float) drawMahPerDay);
+        }
+        return asBad(lowest, under);
+    }
+
+    /** Whether so many years are under a charge that the one that counts is among them. */
+    private static boolean asBad(float[] lowest, float percent) {
+        int count = 0;
+        for (float each : lowest) {
+            count += each < percent ? 1 : 0;
+        }
+        return count > badRank(lowest.length);
+    }
+
+    /** Where the year that counts stands, the lowest first: of a hundred the fifth, so that one in twenty is as bad or worse. */
+    private static int badRank(int years) {
+        return Math.max(0, (years + ONE_IN - 1) / ONE_IN - 1);
+    }
+
+    private void passDay(float[] mah, float[] lowest, int day, float drawMah) {
+        float fullMah = (float) power.capacityMah();
+        if (mahADiffuse == 0 && mahABeam[day] == 0) {
+            passDay(mah, lowest, weather.lockedAway(day), fullMah, drawMah);
+        } else {
+            passDay(mah, lowest, weather.beamMj(day), mahABeam[day], weather.diffuseMj(day), mahADiffuse, weather.lockedAway(day), fullMah,
+                    drawMah);
+        }
+    }
+
+    private static void passDay(float[] mah, float[] lowest, float[] beamMj, float mahABeam, float[] diffuseMj, float mahADiffuse,
+            float[] lockedAway, float fullMah, float drawMah) {
         float kept = (float) (1 - SELF_DISCHARGE_A_DAY);
         float percentAMah = 100 / fullMah;
         for (int year = 0; year < mah.length; year++) {
-            float charged = Math.min(fullMah, mah[year] + sun[year]);
-            mah[year] = Math.max(0, charged * kept - drawMah);
-            lowest[year] = Math.min(lowest[year], mah[year] * percentAMah - 100 * lockedAway[year]);
+            float charged = Math.min(fullMah, mah[year] + (beamMj[year] * mahABeam + diffuseMj[year] * mahADiffuse));
+            float left = Math.max(0, charged * kept - drawMah);
+            mah[year] = left;
+            lowest[year] = Math.min(lowest[year], left * percentAMah - 100 * lockedAway[year]);
+        }
+    }
+
+    /** A day on which no light does anything, as on every day of a pack without a panel. */
+    private static void passDay(float[] mah, float[] lowest, float[] lockedAway, float fullMah, float drawMah) {
+        float kept = (float) (1 - SELF_DISCHARGE_A_DAY);
+        float percentAMah = 100 / fullMah;
+        for (int year = 0; year < mah.length; year++) {
+            float left = Math.max(0, mah[year] * kept - drawMah);
+            mah[year] = left;
+            lowest[year] = Math.min(lowest[year], left * percentAMah - 100 * lockedAway[year]);
         }
     }
 
@@ -249,7 +303,7 @@ public final class BatteryYear {
         float[] mah = new float[years];
         float[] percent = new float[years];
         Arrays.fill(mah, (float) power.capacityMah());
-        int tail = Math.max(0, (years + ONE_IN - 1) / ONE_IN - 1);
+        int tail = badRank(years);
         Band[] days = new Band[DAYS];
         for (int n = 1; n <= DAYS; n++) {
             if (plan.charges(n)) {
@@ -257,7 +311,7 @@ public final class BatteryYear {
             }
             int day = dayOfYear(plan.from(), n);
             Arrays.fill(percent, 100);
-            passDay(mah, percent, sunMah[day], weather.lockedAway(day), (float) power.capacityMah(), (float) drawMahPerDay);
+            passDay(mah, percent, day, (float) drawMahPerDay);
             Arrays.sort(percent);
             days[n - 1] = new Band(plan.from().plusDays(n), Math.max(0, percent[tail]), Math.max(0, percent[years / 2]),
                     Math.max(0, percent[years - 1 - tail]));

@@ -21,12 +21,15 @@ public final class PanelLight {
     /** Of the hour angle at each step, noon in the middle. */
     private static final double[] COS = new double[STEPS_A_DAY];
     private static final double[] SIN = new double[STEPS_A_DAY];
+    /** Of the cosines before each step. */
+    private static final double[] COS_SUMS = new double[STEPS_A_DAY + 1];
 
     static {
         for (int step = 0; step < STEPS_A_DAY; step++) {
             double angle = 2 * Math.PI * ((step + 0.5) / STEPS_A_DAY - 0.5);
             COS[step] = Math.cos(angle);
             SIN[step] = Math.sin(angle);
+            COS_SUMS[step + 1] = COS_SUMS[step] + COS[step];
         }
     }
 
@@ -81,22 +84,25 @@ public final class PanelLight {
         for (int step = 0; step < STEPS_A_DAY; step++) {
             facing[step] = (cosLatitude * upward - sinLatitude * northward) * COS[step] - SIN[step] * eastward;
         }
+        int rise = 0;
         for (int day = 0; day < Weather.DAYS; day++) {
             double tan = Math.tan(Sunlight.declinationRad(day + 1));
             boolean[] reached = lit[Math.min(11, (int) (day / (Weather.DAYS / 12.0)))];
-            int rise = 0;
+            // From one day to the next the sun rises a step earlier or later at most, but for the days on which it begins or ceases to.
+            while (rise > 0 && cosLatitude * COS[rise - 1] + sinLatitude * tan > 0) {
+                rise--;
+            }
             while (rise < STEPS_A_DAY / 2 && cosLatitude * COS[rise] + sinLatitude * tan <= 0) {
                 rise++;
             }
-            double level = 0;
+            double level = cosLatitude * (COS_SUMS[STEPS_A_DAY - rise] - COS_SUMS[rise]) + (STEPS_A_DAY - 2 * rise) * sinLatitude * tan;
             double leaning = 0;
             // As long before noon as after it.
             for (int step = rise; step < STEPS_A_DAY - rise; step++) {
-                level += cosLatitude * COS[step] + sinLatitude * tan;
                 double straight = facing[step] + facingATan * tan;
                 leaning += reached[step] && straight > 0 ? straight : 0;
             }
-            beam[day] = level == 0 ? 0 : Math.min(MOST_RATIO, leaning / level);
+            beam[day] = rise == STEPS_A_DAY / 2 ? 0 : Math.min(MOST_RATIO, leaning / level);
         }
     }
 

@@ -46,7 +46,8 @@ public record Bounce(double nearestM, double soffitM, boolean insideWall) {
     private static WallCrossings facing(HousePlan plan, Eye eye) {
         PlanPoint at = eye.pose().onPlan();
         List<Wall> faces = plan.walls().stream()
-                .filter(wall -> Segments.distanceM(at, wall.from(), wall.to()) < LOOKED_M + wall.thicknessM() / 2)
+                .filter(wall -> Segments.mayReach(at, wall.from(), wall.to(), LOOKED_M + wall.thicknessM() / 2)
+                        && Segments.distanceM(at, wall.from(), wall.to()) < LOOKED_M + wall.thicknessM() / 2)
                 .map(wall -> wall.facing(at)).toList();
         return eye.rays().crossings().withWalls(plan, faces);
     }

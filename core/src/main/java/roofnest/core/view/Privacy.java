@@ -32,30 +32,29 @@ public final class Privacy {
     private final Eye eye;
     private final int columns;
     private final int rows;
-    /** The way each line goes, as east, north and up, length one; found when first needed. */
-    private double[] ways;
+    /** The way each line goes, as east, north and up, length one; of each row found when first needed. */
+    private final double[][] ways;
 
     public Privacy(Eye eye, DeviceModel.MaskGrid modelGrid) {
         this.eye = eye;
         DeviceModel.MaskGrid grid = modelGrid.canMask() ? modelGrid : PLAIN_GRID;
         columns = grid.columns() * SAMPLES_A_CELL;
         rows = grid.rows() * SAMPLES_A_CELL;
+        ways = new double[rows][];
     }
 
-    private synchronized double[] ways() {
-        if (ways == null) {
-            double[] all = new double[3 * columns * rows];
+    /** The ways of one row of samples. */
+    private synchronized double[] ways(int row) {
+        if (ways[row] == null) {
+            double[] all = new double[3 * columns];
             double[] d = new double[3];
-            for (int row = 0, at = 0; row < rows; row++) {
-                for (int column = 0; column < columns; column++, at += 3) {
-                    eye.projection().direction((column + 0.5) / columns * eye.lens().widthPx(),
-                            (row + 0.5) / rows * eye.lens().heightPx(), d);
-                    System.arraycopy(d, 0, all, at, 3);
-                }
+            for (int column = 0; column < columns; column++) {
+                eye.projection().direction((column + 0.5) / columns * eye.lens().widthPx(), (row + 0.5) / rows * eye.lens().heightPx(), d);
+                System.arraycopy(d, 0, all, 3 * column, 3);
             }
-            ways = all;
+            ways[row] = all;
         }
-        return ways;
+        return ways[row];
     }
 
     /**
@@ -82,9 +81,10 @@ public final class Privacy {
         int showing = 0;
         for (int row = first(within.getMinY(), rows, eye.lens().heightPx()); row < end(within.getMaxY(), rows,
                 eye.lens().heightPx()); row++) {
+            double[] way = ways(row);
             for (int column = first(within.getMinX(), columns, eye.lens().widthPx()); column < end(within.getMaxX(), columns,
                     eye.lens().widthPx()); column++) {
-                if (shows(3 * (row * columns + column), drop, ground, box, outline)) {
+                if (shows(way, 3 * column, drop, ground, box, outline)) {
                     MaskCell cell = new MaskCell(column / SAMPLES_A_CELL, row / SAMPLES_A_CELL);
                     if (!masked.contains(cell)) {
                         showing++;
@@ -97,8 +97,7 @@ public final class Privacy {
     }
 
     /** Whether the line of a sample ends on the area and nothing hides it. */
-    private boolean shows(int at, double drop, Plane ground, Envelope box, Coordinate[] outline) {
-        double[] way = ways();
+    private boolean shows(double[] way, int at, double drop, Plane ground, Envelope box, Coordinate[] outline) {
         double fall = ground.gx() * way[at] + ground.gy() * way[at + 1] - way[at + 2];
         double reach = fall > 1e-9 ? drop / fall : FARTHEST_M + 1;
         double x = eye.pose().xM() + reach * way[at];

@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 
 import org.junit.jupiter.api.Test;
+import org.locationtech.jts.algorithm.locate.SimplePointInAreaLocator;
+import org.locationtech.jts.geom.Location;
 
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -86,5 +88,24 @@ class GeometryTest {
         assertThat(new Opening(Opening.Kind.WINDOW, 0, 1, 0.9, 2, null).material()).isEqualTo(Material.GLASS);
         assertThat(new Opening(Opening.Kind.DOOR, 0, 1, 0, 2, Material.METAL).material()).isEqualTo(Material.METAL);
         assertThatThrownBy(() -> new Opening(Opening.Kind.DOOR, 0, 1, 2, 1, null)).hasMessageContaining("head in metres");
+    }
+
+    /** Looking first at boxes is quicker and tells the same as asking every wall and every area. */
+    @Property(tries = 500)
+    void boxes_leave_nothing_out(@ForAll @DoubleRange(min = -30, max = 30) double x, @ForAll @DoubleRange(min = -30, max = 30) double y,
+            @ForAll @DoubleRange(min = 0, max = 5) double reach) {
+        HousePlan plan = WeirSteps.plan();
+        PlanPoint point = new PlanPoint(x, y);
+        Wall nearest = plan.nearestWall(point).orElseThrow();
+        double least = Segments.distanceM(point, nearest.from(), nearest.to());
+        for (Wall wall : plan.walls()) {
+            double distance = Segments.distanceM(point, wall.from(), wall.to());
+            assertThat(distance).isGreaterThanOrEqualTo(least);
+            assertThat(distance > reach || Segments.mayReach(point, wall.from(), wall.to(), reach)).as(wall.id()).isTrue();
+        }
+        for (Area area : plan.areas()) {
+            assertThat(area.covers(point)).as(area.id()).isEqualTo(SimplePointInAreaLocator.locate(Segments.coordinate(point),
+                    Segments.polygon(area.outline())) != Location.EXTERIOR);
+        }
     }
 }

@@ -160,4 +160,19 @@ class BatteryYearTest {
         assertThat(new BatteryYear(PACK_AND_PANEL, new Weather(warm, 51, 5, 1), PanelLight.open(51, 0, 0), 1).frozenDays()).isZero();
         assertThat(new BatteryYear(PACK, new Weather(cold, 51, 5, 1), PanelLight.open(51, 0, 0), 1).frozenDays()).isZero();
     }
+
+    /** What is given up early is what the whole year would have told; only within the rounding it may leave the answer to that. */
+    @Property(tries = 200)
+    void a_pack_that_certainly_falls_under_a_charge_does(@ForAll @DoubleRange(min = 5, max = 900) double draw,
+            @ForAll @DoubleRange(min = 0, max = 100) double percent, @ForAll @net.jqwik.api.constraints.IntRange(max = 91) int every,
+            @ForAll boolean panel) {
+        BatteryYear year = year(panel ? PACK_AND_PANEL : PACK);
+        BatteryYear.Plan plan = new BatteryYear.Plan(AUTUMN, every);
+        double lowest = year.of(draw, plan).lowest().percent();
+        if (year.fallsUnder(percent, draw, plan)) {
+            assertThat(lowest).isLessThan(percent);
+        } else {
+            assertThat(lowest).isGreaterThan(percent - 0.02);
+        }
+    }
 }
