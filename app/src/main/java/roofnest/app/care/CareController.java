@@ -29,6 +29,7 @@ import roofnest.app.records.LogPhotoRepository;
 import roofnest.app.records.LogRepository;
 import roofnest.app.web.Conflict;
 import roofnest.app.web.Form;
+import roofnest.core.care.CareContract;
 import roofnest.core.promise.Stage;
 
 @Controller
@@ -166,18 +167,30 @@ class CareController {
         Frame frame = frames.frame(ref, Stage.CARE, model);
         model.addAttribute("form", form);
         model.addAttribute("blank", Form.empty());
-        model.addAttribute("entries", log.of(ref.id()));
+        List<LogRepository.Entry> entries = log.of(ref.id());
+        model.addAttribute("entries", entries);
         model.addAttribute("kinds", List.of(LogRepository.Kind.values()));
         model.addAttribute("cameras", frame.cameras());
         model.addAttribute("residents", residents.of(ref.id()));
         model.addAttribute("terms", terms.of(ref.id()));
-        model.addAttribute("contract", contracts.of(ref.id()).map(row -> ContractWords.of(row.contract(), LocalDate.now(clock))).orElse(
-                "None is written down."));
+        Optional<CareContract> contract = contracts.of(ref.id()).map(ContractRepository.Row::contract);
+        model.addAttribute("contract", contract.map(each -> ContractWords.of(each, LocalDate.now(clock))).orElse("None is written down."));
+        model.addAttribute("used", contract.map(each -> used(ref, each, entries)).orElse(List.of()));
         model.addAttribute("was", log.before(ref.id()));
         model.addAttribute("photos", photos.of(ref.id()));
         model.addAttribute("charges", NextCharges.of(frame));
         model.addAttribute("calls", cases.of(ref.id()).stream().map(each -> CallLine.of(each, frame)).toList());
         model.addAttribute("today", LocalDate.now(clock));
         return "care";
+    }
+
+    private List<String> used(HouseholdRef ref, CareContract contract, List<LogRepository.Entry> entries) {
+        LocalDate today = LocalDate.now(clock);
+        int visits = contract.on(today).map(term -> contracts.coveredVisits(ref.id(), term)).orElse(0);
+        return contract.used(today, visits, days(entries, LogRepository.Kind.LOOK), days(entries, LogRepository.Kind.CHARGE));
+    }
+
+    private static List<LocalDate> days(List<LogRepository.Entry> entries, LogRepository.Kind kind) {
+        return entries.stream().filter(entry -> entry.kind() == kind).map(LogRepository.Entry::on).toList();
     }
 }

@@ -71,6 +71,13 @@ public class ContractRepository {
                 .optional();
     }
 
+    /** Visits that a term has paid for. */
+    public int coveredVisits(long householdId, CareContract.Term term) {
+        return coveredVisits(householdId, term, NO_CALL);
+    }
+
+    private static final long NO_CALL = 0;
+
     /** Visits that a term has paid for other calls. */
     public int coveredVisits(long householdId, CareContract.Term term, long butFor) {
         return jdbc.sql("""

@@ -4,8 +4,7 @@ import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ForkJoinPool;
-import java.util.concurrent.ForkJoinTask;
+import java.util.function.Supplier;
 
 import org.springframework.stereotype.Component;
 
@@ -19,6 +18,7 @@ import roofnest.core.judge.Camera;
 import roofnest.core.judge.House;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.Judgement;
+import roofnest.core.lang.SideBySide;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
 
@@ -43,9 +43,9 @@ class Boards {
         Camera held = stored.camera().withPose(pose.turned(pose.headingDeg(), pose.tiltDeg(), stored.planned().rollDeg()));
         HouseholdFacts facts = now.facts().withCamera(held);
         // What it sees and what becomes of the promises are as dear as one another, and neither waits for the other.
-        ForkJoinTask<LiveView.Sights> sights = sights(now, facts, held, look);
+        Supplier<LiveView.Sights> sights = sights(now, facts, held, look);
         Judgement judgement = metrics.judging(() -> now.judge().again(facts));
-        return LiveView.of(facts, now.judge(), judgement, held, sights.join(), stored.version(), look, false, contouring);
+        return LiveView.of(facts, now.judge(), judgement, held, sights.get(), stored.version(), look, false, contouring);
     }
 
     /** A pose as the page sends it: y counts downwards there. */
@@ -76,14 +76,14 @@ class Boards {
         JudgedHousehold now = planned(household);
         CameraRepository.Record stored = now.camera(cameraId);
         return LiveView.of(now.facts(), now.judge(), now.judgement(), stored.camera(),
-                sights(now, now.facts(), stored.camera(), look).join(),
+                sights(now, now.facts(), stored.camera(), look).get(),
                 stored.version(),
                 look, true, contouring);
     }
 
-    private static ForkJoinTask<LiveView.Sights> sights(JudgedHousehold now, HouseholdFacts facts, Camera camera, Look look) {
+    private static Supplier<LiveView.Sights> sights(JudgedHousehold now, HouseholdFacts facts, Camera camera, Look look) {
         House house = now.judge().house().orElseThrow();
-        return ForkJoinPool.commonPool().submit(() -> LiveView.Sights.of(house, facts, camera, look.night()));
+        return SideBySide.begun(() -> LiveView.Sights.of(house, facts, camera, look.night()));
     }
 
     /** The stored mask and the cells that still show what must not be shown. */

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ForkJoinTask;
+import java.util.function.Supplier;
 
 import roofnest.app.drawing.PictureView;
 import roofnest.app.drawing.Readout;
@@ -22,6 +22,7 @@ import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.HouseholdJudge;
 import roofnest.core.judge.Judgement;
 import roofnest.core.lang.Numbers;
+import roofnest.core.lang.SideBySide;
 import roofnest.core.motion.WalkTest;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanPoint;
@@ -67,10 +68,10 @@ public record LiveView(
     /** What a camera sees: the ground by level of detail, where its zones and masked cells lie on it, and its picture. */
     record Sights(List<Footing> footprints, List<GroundPatch> grounds, PictureView picture) {
         static Sights of(House house, HouseholdFacts facts, Camera at, boolean night) {
-            ForkJoinTask<PictureView> picture = ForkJoinTask.adapt(() -> PictureView.of(house, facts, at, night)).fork();
+            Supplier<PictureView> picture = SideBySide.begun(() -> PictureView.of(house, facts, at, night));
             Eye eye = house.eye(at.model().lens(), at.pose());
             Footprint footprint = new Footprint(new Vision(eye, at.model().mask(), at.masked()));
-            return new Sights(LiveView.footprints(footprint), LiveView.grounds(eye, footprint, at), picture.join());
+            return new Sights(LiveView.footprints(footprint), LiveView.grounds(eye, footprint, at), picture.get());
         }
     }
 

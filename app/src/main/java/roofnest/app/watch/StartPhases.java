@@ -2,11 +2,15 @@ package roofnest.app.watch;
 
 import java.time.Clock;
 import java.time.Duration;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.ToLongFunction;
+import java.util.stream.Collectors;
+import java.util.stream.StreamSupport;
 
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -22,6 +26,7 @@ import org.springframework.stereotype.Component;
 public class StartPhases {
     /** Far more than a start takes; what is beyond would be counted to no phase. */
     public static final int MOST_STEPS = 8_000;
+    private static final int SAID = 30;
     private static final Logger LOG = LoggerFactory.getLogger(StartPhases.class);
 
     private final Clock clock;
@@ -62,17 +67,35 @@ public class StartPhases {
             ProcessHandle.current().info().startInstant()
                     .ifPresent(began -> line.append(" since_process_ms=").append(Duration.between(began, clock.instant()).toMillis()));
             LOG.info("started{}", line);
+            LOG.debug("longest by themselves: {}", longest(taken));
         }
     }
 
-    /** Each step's own time, without that of the steps within it, ms. */
-    static Map<Phase, Long> byPhase(List<TimelineEvent> steps) {
+    /** The time of the steps within each, by its number. */
+    private static Map<Long, Duration> within(List<TimelineEvent> steps) {
         Map<Long, Duration> within = new HashMap<>();
         for (TimelineEvent step : steps) {
             if (step.getStartupStep().getParentId() != null) {
                 within.merge(step.getStartupStep().getParentId(), step.getDuration(), Duration::plus);
             }
         }
+        return within;
+    }
+
+    /** The steps that took longest by themselves, with what they made. */
+    private static String longest(List<TimelineEvent> steps) {
+        Map<Long, Duration> within = within(steps);
+        ToLongFunction<TimelineEvent> ownMs = step -> step.getDuration().minus(within.getOrDefault(step.getStartupStep().getId(),
+                Duration.ZERO)).toMillis();
+        return steps.stream().sorted(Comparator.comparingLong(ownMs).reversed()).limit(SAID).map(step -> ownMs.applyAsLong(step) + " ms "
+                + step.getStartupStep().getName() + StreamSupport.stream(step.getStartupStep().getTags().spliterator(), false)
+                        .map(tag -> " " + tag.getValue()).collect(Collectors.joining()))
+                .collect(Collectors.joining("; "));
+    }
+
+    /** Each step's own time, without that of the steps within it, ms. */
+    static Map<Phase, Long> byPhase(List<TimelineEvent> steps) {
+        Map<Long, Duration> within = within(steps);
         Map<Phase, Duration> own = new EnumMap<>(Phase.class);
         for (Phase phase : Phase.values()) {
             own.put(phase, Duration.ZERO);

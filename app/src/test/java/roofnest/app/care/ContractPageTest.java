@@ -28,6 +28,7 @@ import roofnest.app.records.FaultCaseRepository;
 import roofnest.app.records.Household;
 import roofnest.app.records.HouseholdRef;
 import roofnest.app.records.HouseholdRepository;
+import roofnest.app.records.LogRepository;
 import roofnest.app.records.PriceBook;
 import roofnest.app.records.TermRepository;
 import roofnest.core.care.Coming;
@@ -47,6 +48,7 @@ class ContractPageTest {
     @Autowired private FaultCaseRepository cases;
     @Autowired private ComingRepository coming;
     @Autowired private TermRepository terms;
+    @Autowired private LogRepository log;
     @Autowired private PriceBook prices;
     @Autowired private Changes changes;
 
@@ -123,6 +125,17 @@ class ContractPageTest {
         perform(money(first, 1, "0", "0", "0"));
         assertThat(page(get(ref.path() + "/care/cases/" + second))).as("the visit is free again").contains("Its contract covers 70.00");
         assertThat(perform(money(first, 1, "1", "45", "0")).getStatus()).as("somebody was quicker").isEqualTo(409);
+    }
+
+    @Test
+    void what_a_term_has_given_is_counted_from_calls_and_logbook() throws Exception {
+        perform(contract("2", 0, "VISITS", "LOOK", "PACKS"));
+        assertThat(page(get(ref.path() + "/care"))).contains("0 of 2 visits are used.", "No yearly look of this term is in the logbook",
+                "No pack was charged in this term");
+        perform(money(first, 0, "1", "45", "0"));
+        changes.run(ref, Stage.CARE, () -> log.add(ref.id(), null, LogRepository.Kind.LOOK, "All well", today, "Petra"));
+        assertThat(page(get(ref.path() + "/care"))).contains("1 of 2 visits are used.", "The yearly look was on ",
+                "No pack was charged in this term");
     }
 
     @Test

@@ -1,6 +1,10 @@
 package roofnest.core.care;
 
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
@@ -21,6 +25,8 @@ public record CareContract(LocalDate from, int months, boolean renews, long cent
     public static final int MOST_MONTHS = 60;
     public static final int MOST_VISITS = 50;
     public static final long MOST_CENTS = 100_000_000;
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
 
     /** What a contract may cover. */
     public enum Covers implements Worded {
@@ -77,5 +83,35 @@ public record CareContract(LocalDate from, int months, boolean renews, long cent
     /** The last day of the term that a day lies in, or of the only one once it is over; empty before it began. */
     public Optional<LocalDate> ends(LocalDate day) {
         return on(day).map(Term::last).or(() -> renews || day.isBefore(from) ? Optional.empty() : Optional.of(term(0).last()));
+    }
+
+    /**
+     * What a term has given so far of that which is counted, in sentences; none on a day that no term holds.
+     *
+     * @param visits for calls that it has paid for
+     * @param looks days of yearly looks, and {@code charges} of packs that were charged, as the logbook has them
+     */
+    public List<String> used(LocalDate day, int visits, List<LocalDate> looks, List<LocalDate> charges) {
+        List<String> used = new ArrayList<>();
+        on(day).ifPresent(term -> {
+            if (covers.contains(Covers.VISITS)) {
+                used.add(visits + " of " + this.visits + (this.visits == 1 ? " visit is used." : " visits are used."));
+            }
+            if (covers.contains(Covers.LOOK)) {
+                used.add(latest(term, day, looks).map(on -> "The yearly look was on " + DAY.format(on) + ".")
+                        .orElse("No yearly look of this term is in the logbook yet."));
+            }
+            if (covers.contains(Covers.PACKS)) {
+                long times = charges.stream().filter(term::holds).filter(on -> !on.isAfter(day)).count();
+                used.add(
+                        latest(term, day, charges).map(on -> "Packs were charged " + (times == 1 ? "once, on " : times + " times, last on ")
+                                + DAY.format(on) + ".").orElse("No pack was charged in this term, as far as the logbook knows."));
+            }
+        });
+        return used;
+    }
+
+    private static Optional<LocalDate> latest(Term term, LocalDate day, List<LocalDate> days) {
+        return days.stream().filter(term::holds).filter(on -> !on.isAfter(day)).max(LocalDate::compareTo);
     }
 }

@@ -7,9 +7,7 @@ import java.util.Map;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ForkJoinTask;
 import java.util.TreeSet;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -22,6 +20,7 @@ import roofnest.core.cable.CableWay;
 import roofnest.core.care.NextCharge;
 import roofnest.core.catalogue.Band;
 import roofnest.core.catalogue.Practice;
+import roofnest.core.lang.SideBySide;
 import roofnest.core.mount.CableRun;
 import roofnest.core.plan.Area;
 import roofnest.core.plan.PlanPoint;
@@ -169,18 +168,12 @@ public final class HouseholdJudge {
         Names names = new Names(facts.plan());
         // What stands for as long as a camera is there asks about that camera alone, so cameras are judged side by side; then what was
         // written, which asks about all of them. The other way round each thread would wait for what the other one finds first.
-        // Nothing that a rule asks may fork in turn: waiting for its parts, a thread would take up another promise that wants the same.
-        List<Judged> standing = sideBySide(facts.cameras(),
+        List<Judged> standing = SideBySide.all(facts.cameras(),
                 camera -> standing(camera).stream().map(promise -> judged(promise, hearing, names)).toList())
                 .stream().flatMap(List::stream).toList();
-        List<Judged> judged = new ArrayList<>(sideBySide(facts.written(), promise -> judged(promise, hearing, names)));
+        List<Judged> judged = new ArrayList<>(SideBySide.all(facts.written(), promise -> judged(promise, hearing, names)));
         judged.addAll(standing);
         return new Judgement(judged);
-    }
-
-    private static <A, B> List<B> sideBySide(List<A> asked, Function<A, B> answer) {
-        List<ForkJoinTask<B>> tasks = asked.stream().map(each -> ForkJoinTask.adapt(() -> answer.apply(each))).toList();
-        return ForkJoinTask.invokeAll(tasks).stream().map(ForkJoinTask::join).toList();
     }
 
     private Judged judged(Promise promise, Hearing hearing, Names names) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 
 import java.time.LocalDate;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
@@ -130,5 +131,25 @@ class CareContractTest {
         assertThatIllegalArgumentException().isThrownBy(() -> new CareContract(FROM, 0, true, 0, Set.of(), 0));
         assertThatIllegalArgumentException().isThrownBy(() -> new CareContract(FROM, 12, true, -1, Set.of(), 0));
         assertThatIllegalArgumentException().isThrownBy(() -> work(FROM, -1, 0, 0, 0, false, 0));
+    }
+
+    /** What the last term gave is gone, what is still to come is not there yet, and what is not covered is not counted. */
+    @Test
+    void aTermCountsItsOwnDaysAlone() {
+        CareContract all = contract(true, 2, CareContract.Covers.VISITS, CareContract.Covers.LOOK, CareContract.Covers.PACKS);
+        LocalDate day = LocalDate.of(2027, 3, 1);
+        LocalDate lastTerm = LocalDate.of(2027, 1, 30);
+        LocalDate first = LocalDate.of(2027, 1, 31);
+        assertThat(all.used(day, 1, List.of(lastTerm), List.of(lastTerm, day.plusDays(1)))).containsExactly("1 of 2 visits are used.",
+                "No yearly look of this term is in the logbook yet.",
+                "No pack was charged in this term, as far as the logbook knows.");
+        assertThat(all.used(day, 0, List.of(first, day), List.of(first, day, lastTerm))).containsExactly("0 of 2 visits are used.",
+                "The yearly look was on 1 March 2027.", "Packs were charged 2 times, last on 1 March 2027.");
+        assertThat(all.used(day, 0, List.of(), List.of(first))).contains("Packs were charged once, on 31 January 2027.");
+        assertThat(contract(true, 1, CareContract.Covers.VISITS).used(day, 1, List.of(day), List.of(day)))
+                .containsExactly("1 of 1 visit is used.");
+        assertThat(contract(true, 0, CareContract.Covers.CALLS).used(day, 0, List.of(day), List.of(day))).isEmpty();
+        assertThat(contract(false, 2, CareContract.Covers.LOOK).used(day, 0, List.of(), List.of())).as("it is over").isEmpty();
+        assertThat(all.used(FROM.minusDays(1), 0, List.of(), List.of())).as("before its first day").isEmpty();
     }
 }
