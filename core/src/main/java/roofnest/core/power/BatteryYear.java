@@ -243,11 +243,11 @@ public final class BatteryYear {
         return asBad(lowest, under);
     }
 
-    /** Whether so many years are under a charge that the one that counts is among them. */
+    /** Whether so many years are under a charge that the one that counts is among them; no pack has less than nothing. */
     private static boolean asBad(float[] lowest, float percent) {
         int count = 0;
         for (float each : lowest) {
-            count += each < percent ? 1 : 0;
+            count += Math.max(0, each) < percent ? 1 : 0;
         }
         return count > badRank(lowest.length);
     }
