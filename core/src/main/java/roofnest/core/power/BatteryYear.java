@@ -166,7 +166,7 @@ public final class BatteryYear {
 
     public Outcome of(double drawMahPerDay, Plan plan) {
         int years = weather.years();
-        float[] lowest = lowest(drawMahPerDay, plan);
+        float[] lowest = lowest(drawMahPerDay, plan, Float.NEGATIVE_INFINITY);
         Integer[] order = IntStream.range(0, years).boxed().toArray(Integer[]::new);
         Arrays.sort(order, Comparator.comparingDouble(year -> lowest[year]));
         int bad = order[badRank(years)];
@@ -201,18 +201,22 @@ public final class BatteryYear {
     /**
      * Lowest charge of every year, percent; below nought where the cold locks away more than there is. All years take each day
      * together, so that the processor reckons several at once.
+     *
+     * @param enough once the bad year is under this charge no further day is reckoned
      */
-    private float[] lowest(double drawMahPerDay, Plan plan) {
+    private float[] lowest(double drawMahPerDay, Plan plan, float enough) {
         float[] mah = new float[weather.years()];
         float[] lowest = new float[weather.years()];
         Arrays.fill(mah, (float) power.capacityMah());
         Arrays.fill(lowest, 100);
         for (int n = 1; n <= DAYS; n++) {
             if (plan.charges(n)) {
+                if (asBad(lowest, enough)) {
+                    return lowest;
+                }
                 Arrays.fill(mah, (float) power.capacityMah());
             }
-            int day = dayOfYear(plan.from(), n);
-            passDay(mah, lowest, day, (float) drawMahPerDay);
+            passDay(mah, lowest, dayOfYear(plan.from(), n), (float) drawMahPerDay);
         }
         return lowest;
     }
@@ -226,21 +230,7 @@ public final class BatteryYear {
      */
     public boolean fallsUnder(double percent, double drawMahPerDay, Plan plan) {
         float under = (float) (percent - ROUNDING_PERCENT);
-        float[] mah = new float[weather.years()];
-        float[] lowest = new float[weather.years()];
-        Arrays.fill(mah, (float) power.capacityMah());
-        Arrays.fill(lowest, 100);
-        for (int n = 1; n <= DAYS; n++) {
-            if (plan.charges(n)) {
-                if (asBad(lowest, under)) {
-                    return true;
-                }
-                Arrays.fill(mah, (float) power.capacityMah());
-            }
-            int day = dayOfYear(plan.from(), n);
-            passDay(mah, lowest, day, (float) drawMahPerDay);
-        }
-        return asBad(lowest, under);
+        return asBad(lowest(drawMahPerDay, plan, under), under);
     }
 
     /** Whether so many years are under a charge that the one that counts is among them; no pack has less than nothing. */
