@@ -2,6 +2,7 @@
 // At most one pose is on its way to the server; while it is, only the newest further one is remembered.
 
 import { isTyping, onDrawing, send, show } from "./exchange.js";
+import { figure } from "./figures.js";
 import { startLettering } from "./lettering.js";
 import { startPicture } from "./picture.js";
 import { startSaves } from "./saves.js";
@@ -66,7 +67,7 @@ function startBoard() {
   });
 
   function read() {
-    const number = (field) => Number(field.value.replace(",", ".").replace("\u2212", "-"));
+    const number = (field) => figure(field.value);
     return {
       x: number(fields.x), y: -number(fields.y), heightM: number(fields.heightM),
       headingDeg: number(fields.headingDeg), tiltDeg: number(fields.tiltDeg),
@@ -228,7 +229,9 @@ function startBoard() {
     field.addEventListener("change", () => {
       const typed = read();
       const bad = Object.values(typed).some(Number.isNaN);
-      field.setAttribute("aria-invalid", String(bad));
+      for (const each of Object.values(fields)) {
+        each.setAttribute("aria-invalid", String(Number.isNaN(figure(each.value))));
+      }
       if (bad) {
         say("that is not a number", "bad");
       } else {

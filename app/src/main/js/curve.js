@@ -1,5 +1,7 @@
 // A day's curve is drawn by dragging over its bars; the fields beside it hold the numbers and can be typed as well.
 
+import { figure } from "./figures.js";
+
 startCurve();
 
 function startCurve() {
@@ -18,7 +20,7 @@ function startCurve() {
   const before = [];
 
   function number(field) {
-    const value = Number(field.value.replace(",", "."));
+    const value = figure(field.value);
     return Number.isFinite(value) && value > 0 ? value : 0;
   }
 
@@ -30,7 +32,9 @@ function startCurve() {
         bar.setAttribute("height", String(height));
       });
       const sum = fields[i].reduce((all, field) => all + number(field), 0);
-      form.querySelector(`[data-sum="${chart.dataset.field}"]`).textContent = `${Number(sum.toFixed(1))} times a day`;
+      const odd = fields[i].some((field) => field.value.trim() !== "" && Number.isNaN(figure(field.value)));
+      form.querySelector(`[data-sum="${chart.dataset.field}"]`).textContent
+        = odd ? "not all are numbers" : `${Number(sum.toFixed(1))} times a day`;
     });
     undo.disabled = before.length === 0;
   }

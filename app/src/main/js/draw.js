@@ -3,6 +3,7 @@
 
 import { along, caught, foot, headingDeg } from "./catching.js";
 import { isTyping, onDrawing, request } from "./exchange.js";
+import { figure } from "./figures.js";
 import { startLettering } from "./lettering.js";
 import { goesOn, measured } from "./measured.js";
 import { startSheet } from "./sheet.js";
@@ -58,7 +59,7 @@ function startDrawing() {
   const pointsOf = (item) => item.dataset.points.split(" ").map((pair) => pair.split(",").map(Number)).map(([x, y]) => ({ x, y }));
   const metres = (value) => value.toFixed(2);
   const pair = ({ x, y }) => [Number(x.toFixed(3)), Number((-y).toFixed(3))];
-  const number = (id) => Number(document.getElementById(id).value.replace(",", ".").replace("\u2212", "-"));
+  const number = (id) => figure(document.getElementById(id).value);
   const value = (id) => document.getElementById(id).value;
 
   function tell(words, bad = false) {
@@ -157,8 +158,22 @@ function startDrawing() {
     return element;
   }
 
+  const NUMBERS = { wall: ["wall-thickness", "wall-height"], opening: ["opening-width"], thing: ["thing-height"],
+    scale: ["underlay-length"] };
+
+  /** A figure of the tool that is none; a wall's height may be left open. */
+  function odd() {
+    return (NUMBERS[tool] ?? []).find((id) => Number.isNaN(number(id)) && !(id === "wall-height" && value(id).trim() === ""));
+  }
+
   // Setting points.
   function set(at) {
+    const wrong = odd();
+    if (wrong) {
+      tell(`“${value(wrong)}” is not a number. Nothing was drawn.`, true);
+      document.getElementById(wrong).focus();
+      return;
+    }
     if (tool === "place") {
       edit({ edit: "add-place", name: value("place-name"), at: pair(at) });
     } else if (tool === "thing") {
@@ -188,7 +203,8 @@ function startDrawing() {
     } else if ((tool === "scale" || tool === "shift") && points.length === 2) {
       const [a, b] = points.map(pair);
       ask(`underlay/${tool === "scale" ? "scale" : "move"}?storey=${sheet.storey()}`,
-        { x1: a[0], y1: a[1], x2: b[0], y2: b[1], lengthM: number("underlay-length") });
+        { x1: a[0], y1: a[1], x2: b[0], y2: b[1],
+          lengthM: tool === "scale" ? number("underlay-length") : 0 });
       choose("select");
     }
     sketch();
@@ -275,8 +291,8 @@ function startDrawing() {
         if (given === "" && field.dataset.optional) {
           continue;
         }
-        what[field.name] = field.dataset.number ? Number(given.replace(",", ".").replace("\u2212", "-")) : given;
-        if (field.dataset.number && (given === "" || Number.isNaN(what[field.name]))) {
+        what[field.name] = field.dataset.number ? figure(given) : given;
+        if (field.dataset.number && Number.isNaN(what[field.name])) {
           tell(`“${given}” is not a number. Nothing was changed.`, true);
           field.focus();
           return;

@@ -1,5 +1,7 @@
 // A still is read: a number is chosen, its point tapped in the still with a glass over the finger, or put there by keys.
 
+import { figure } from "./figures.js";
+
 const SVG = "http://www.w3.org/2000/svg";
 const GLASS_SHARE = 0.09;
 const STRIDE = 10;
@@ -40,7 +42,7 @@ function startStillPoints() {
 
   function draw() {
     taps.replaceChildren(...points.filter(isTapped).map((point) => {
-      const [x, y] = fields(point).map((field) => Number(field.value.replace(",", ".")));
+      const [x, y] = fields(point).map((field) => figure(field.value));
       const group = svg("g", { class: point.classList.contains("odd") ? "tap odd" : "tap", transform: `translate(${x} ${y})` });
       const number = svg("text", { x: 20, y: -18 });
       number.textContent = point.dataset.point;

@@ -1,5 +1,7 @@
 // A way of a lead is drawn by tapping its turns on the plan. This file finds points and shows them; what they come to, the server says.
 
+import { figure } from "./figures.js";
+
 const SVG = "http://www.w3.org/2000/svg";
 
 export function startDrawnLead() {
@@ -16,7 +18,7 @@ export function startDrawnLead() {
   const details = list.closest("details");
   const add = document.getElementById("add-turn");
   const fields = (row) => [...row.querySelectorAll("input")];
-  const typed = (field) => Number(field.value.replace(",", ".").replace("\u2212", "-"));
+  const typed = (field) => figure(field.value);
   const set = () => rows.filter((row) => !row.classList.contains("away"));
 
   function show() {

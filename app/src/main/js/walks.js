@@ -1,5 +1,7 @@
 // The two ends of a walk of one's own are tapped on the plan; the fields beside it hold them in metres and can be typed as well.
 
+import { figure } from "./figures.js";
+
 startOwnWalk();
 
 function startOwnWalk() {
@@ -13,7 +15,7 @@ function startOwnWalk() {
   let next = 0;
 
   function show() {
-    const [fromX, fromY, toX, toY] = fields.map((field) => (field.value === "" ? NaN : Number(field.value.replace(",", "."))));
+    const [fromX, fromY, toX, toY] = fields.map((field) => figure(field.value));
     line.setAttribute("d", [fromX, fromY, toX, toY].every(Number.isFinite) ? `M${fromX} ${-fromY}L${toX} ${-toY}` : "");
   }
 

@@ -106,7 +106,7 @@ class DrawingTest {
         return Double.parseDouble(visit.page().locator("#draw-plan").getAttribute("viewBox").split(" ")[2]);
     }
 
-    private static DrawPage newHouse(Visit visit, String name) {
+    static DrawPage newHouse(Visit visit, String name) {
         visit.as("jory");
         visit.page().locator("#name").fill(name);
         visit.page().locator("#address").fill("1 " + name + " Lane");

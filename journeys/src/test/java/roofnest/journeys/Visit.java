@@ -21,6 +21,7 @@ public final class Visit implements AutoCloseable {
 
     private final Browser browser;
     private final Supplier<RunningApp> demo;
+    private String region = "en-GB";
     private final List<String> complaints = new ArrayList<>();
     private BrowserContext context;
     private Page page;
@@ -32,13 +33,20 @@ public final class Visit implements AutoCloseable {
         size(1280, 800);
     }
 
+    /** Begins anew with the browser of somebody of another region, such as {@code de-DE}. */
+    public Visit from(String other) {
+        region = other;
+        return size(1280, 800);
+    }
+
     /** Begins anew with a window of another size. */
     public Visit size(int width, int height) {
         if (context != null) {
             context.close();
         }
         context = browser.newContext(
-                new Browser.NewContextOptions().setHasTouch(true).setViewportSize(width, height).setReducedMotion(ReducedMotion.REDUCE)
+                new Browser.NewContextOptions().setHasTouch(true).setViewportSize(width, height).setLocale(region)
+                        .setReducedMotion(ReducedMotion.REDUCE)
                         // Requests are watched and broken by the journeys themselves; work without a line has a journey of its own.
                         .setServiceWorkers(ServiceWorkerPolicy.BLOCK));
         page = context.newPage();

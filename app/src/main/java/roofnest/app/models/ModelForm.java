@@ -7,7 +7,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Pattern;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 
@@ -42,7 +41,9 @@ final class ModelForm {
     private static final String RESETS = "/setUp/resets";
     private static final String KINDS = "/alerts/kinds";
     private static final String CUES = "/setUp/cues";
-    private static final Pattern PLAIN_NUMBER = Pattern.compile("-?[0-9]{1,9}(\\.[0-9]{1,6})?");
+    /** A figure with more digits before its point, or after it, is none of a camera's. */
+    private static final int MOST_WHOLE_DIGITS = 9;
+    private static final int MOST_DECIMALS = 6;
     private static final JsonMapper MAPPER = JsonMapper.builder().build();
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
     /** As many ways back as the form has rows for. */
@@ -212,7 +213,7 @@ final class ModelForm {
         waysOffered(form).forEach(way -> {
             ObjectNode method = methods.addObject().put("way", way);
             List.of("minutes", "chance", "minutesLost")
-                    .forEach(figure -> method.set(figure, number(form.raw(METHODS + "/" + way + "/" + figure))));
+                    .forEach(figure -> method.set(figure, number(form, form.raw(METHODS + "/" + way + "/" + figure))));
         });
         put(tree, METHODS, methods);
         ArrayNode kinds = NODES.arrayNode();
@@ -226,7 +227,7 @@ final class ModelForm {
             if (!form.raw(row + "/where").isBlank()) {
                 ObjectNode reset = resets.addObject().put("by", form.raw(row + "/by")).put("where", form.raw(row + "/where").strip())
                         .put("sign", form.raw(row + "/sign").strip());
-                reset.set("holdSeconds", number(form.raw(row + "/holdSeconds")));
+                reset.set("holdSeconds", number(form, form.raw(row + "/holdSeconds")));
                 instruction = instruction.isEmpty() ? LISTS.resetWays().getOrDefault(form.raw(row + "/by"), "") + " "
                         + form.raw(row + "/where").strip() + ", " + form.raw(row + "/holdSeconds").strip() + " s" : instruction;
             }
@@ -301,27 +302,30 @@ final class ModelForm {
         return switch (field.type()) {
             case TEXT, CHOICE -> Optional.of(NODES.stringNode(typed));
             case TEXT_OR_LEFT_OUT -> typed.isEmpty() ? Optional.empty() : Optional.of(NODES.stringNode(typed));
-            case NUMBER, WHOLE -> Optional.of(number(typed));
-            case WHOLE_OR_LEFT_OUT -> typed.isEmpty() ? Optional.empty() : Optional.of(number(typed));
+            case NUMBER, WHOLE -> Optional.of(number(form, typed));
+            case WHOLE_OR_LEFT_OUT -> typed.isEmpty() ? Optional.empty() : Optional.of(number(form, typed));
             case YES_NO -> Optional.of(NODES.booleanNode(typed.equals("true")));
             case MANY -> {
                 ArrayNode chosen = NODES.arrayNode();
                 field.choices().keySet().stream().filter(choice -> form.has(field.pointer() + "/" + choice)).forEach(chosen::add);
                 yield Optional.of(chosen);
             }
-            case HOLES, NIGHTS, MENU, SIZES, BELL -> typed.isEmpty() ? Optional.empty() : Optional.of(ModelItems.read(field.type(), typed));
+            case HOLES, NIGHTS, MENU, SIZES, BELL -> typed.isEmpty() ? Optional.empty()
+                    : Optional.of(new ModelItems(form).read(field.type(), typed));
             case WORDS, WHOLES -> {
                 ArrayNode items = NODES.arrayNode();
                 Arrays.stream(typed.split(",")).map(String::strip).filter(item -> !item.isEmpty())
-                        .forEach(item -> items.add(field.type() == Type.WORDS ? NODES.stringNode(item) : number(item)));
+                        .forEach(item -> items.add(field.type() == Type.WORDS ? NODES.stringNode(item) : number(form, item)));
                 yield Optional.of(items);
             }
         };
     }
 
-    static JsonNode number(String typed) {
-        String plain = typed.strip().replace(',', '.');
-        return PLAIN_NUMBER.matcher(plain).matches() ? NODES.numberNode(new BigDecimal(plain)) : NODES.stringNode(typed);
+    /** As the region of the form writes it; what is no number stays text, and the document's check says so. */
+    static JsonNode number(Form form, String typed) {
+        Optional<BigDecimal> figure = form.figure(typed)
+                .filter(read -> read.scale() <= MOST_DECIMALS && read.precision() - read.scale() <= MOST_WHOLE_DIGITS);
+        return figure.isPresent() ? NODES.numberNode(figure.get()) : NODES.stringNode(typed);
     }
 
     private static void put(ObjectNode tree, String pointer, JsonNode value) {

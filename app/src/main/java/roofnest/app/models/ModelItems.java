@@ -11,13 +11,20 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
+import roofnest.app.web.Form;
+
 /** Lists of a model's document that are typed into one field, items between semicolons. */
 final class ModelItems {
     static final Set<ModelForm.Type> TYPES = Set.of(ModelForm.Type.HOLES, ModelForm.Type.NIGHTS, ModelForm.Type.MENU, ModelForm.Type.SIZES,
             ModelForm.Type.BELL);
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
-    private ModelItems() {}
+    private final Form form;
+
+    /** @param form whose region says how figures are written */
+    ModelItems(Form form) {
+        this.form = form;
+    }
 
     /** As it would be typed. */
     static String typed(ModelForm.Type type, JsonNode node) {
@@ -46,7 +53,7 @@ final class ModelItems {
     }
 
     /** What is no number stays text, and the document's check says so. */
-    static JsonNode read(ModelForm.Type type, String typed) {
+    JsonNode read(ModelForm.Type type, String typed) {
         List<String> items = Arrays.stream(typed.split(";")).map(String::strip).filter(item -> !item.isEmpty()).toList();
         ArrayNode list = NODES.arrayNode();
         switch (type) {
@@ -64,34 +71,34 @@ final class ModelItems {
         return list;
     }
 
-    private static void hole(ObjectNode hole, String[] figures) {
-        hole.set("xMm", ModelForm.number(figures[0]));
+    private void hole(ObjectNode hole, String[] figures) {
+        hole.set("xMm", ModelForm.number(form, figures[0]));
         if (figures.length > 1) {
-            hole.set("yMm", ModelForm.number(figures[1]));
+            hole.set("yMm", ModelForm.number(form, figures[1]));
         }
     }
 
-    private static void night(ObjectNode night, String[] parts) {
+    private void night(ObjectNode night, String[] parts) {
         night.put("light", parts[0]);
-        night.set("rangeM", ModelForm.number(parts.length > 1 ? parts[1] : ""));
-        night.set("lightMa", ModelForm.number(parts.length > 2 ? parts[2] : ""));
+        night.set("rangeM", ModelForm.number(form, parts.length > 1 ? parts[1] : ""));
+        night.set("lightMa", ModelForm.number(form, parts.length > 2 ? parts[2] : ""));
     }
 
     /** Its name may be of several words; the two figures are the last. */
-    private static void size(ObjectNode size, String[] parts) {
+    private void size(ObjectNode size, String[] parts) {
         int figures = Math.max(0, parts.length - 2);
         size.put("name", Arrays.stream(parts).limit(figures).collect(Collectors.joining(" ")));
-        size.set("widthPx", ModelForm.number(parts[figures]));
-        size.set("bitrateMbps", ModelForm.number(figures + 1 < parts.length ? parts[figures + 1] : ""));
+        size.set("widthPx", ModelForm.number(form, parts[figures]));
+        size.set("bitrateMbps", ModelForm.number(form, figures + 1 < parts.length ? parts[figures + 1] : ""));
     }
 
-    private static ObjectNode bell(String[] parts) {
+    private ObjectNode bell(String[] parts) {
         ObjectNode bell = NODES.objectNode();
         ArrayNode chimes = bell.putArray("chimes");
         int figures = Math.max(0, parts.length - 3);
         Arrays.stream(parts).limit(figures).forEach(chimes::add);
-        bell.set("replies", ModelForm.number(parts[figures]));
-        bell.set("replyChars", ModelForm.number(figures + 1 < parts.length ? parts[figures + 1] : ""));
+        bell.set("replies", ModelForm.number(form, parts[figures]));
+        bell.set("replyChars", ModelForm.number(form, figures + 1 < parts.length ? parts[figures + 1] : ""));
         bell.put("message", figures + 2 < parts.length && parts[figures + 2].equals("yes"));
         return bell;
     }

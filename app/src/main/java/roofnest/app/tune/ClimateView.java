@@ -1,5 +1,6 @@
 package roofnest.app.tune;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -86,13 +87,8 @@ record ClimateView(String said, List<Month> months, List<String> classes, String
         if (typed.isEmpty()) {
             return Optional.empty();
         }
-        List<Double> months = new ArrayList<>();
-        try {
-            Arrays.stream(typed.split("[\\s;]+")).map(each -> each.replace(',', '.').replace('\u2212', '-')).map(Double::valueOf)
-                    .forEach(months::add);
-        } catch (NumberFormatException e) {
-            months.clear();
-        }
+        List<Double> months = Arrays.stream(typed.split("[\\s;]+")).limit(13)
+                .map(each -> form.figure(each).map(BigDecimal::doubleValue).orElse(Double.NaN)).toList();
         if (months.size() != 12 || months.stream().anyMatch(value -> !(value >= min && value <= max))) {
             form.fault(field, "Write twelve " + what + " from " + Numbers.plain(min) + " to " + Numbers.plain(max)
                     + ", January first, with spaces between.");

@@ -221,6 +221,11 @@ public final class Form {
         return text;
     }
 
+    /** A figure within something longer that was typed, as the region writes it, if it is one. */
+    public Optional<BigDecimal> figure(String typed) {
+        return region.number(typed);
+    }
+
     /** A decimal number in a range, as the region writes it. */
     public double decimal(String field, String what, double min, double max, String unit) {
         double value = region.number(raw(field)).map(BigDecimal::doubleValue).orElse(Double.NaN);

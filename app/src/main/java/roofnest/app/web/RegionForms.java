@@ -110,6 +110,11 @@ public final class RegionForms {
         return first(TIMES, spaced, LocalTime::from);
     }
 
+    /** Whether a comma before three digits parts thousands here. */
+    public boolean commaParts() {
+        return commaParts;
+    }
+
     /**
      * The figure that was meant, if it is one. A point is a decimal point, as on the pages, and so is a comma, but where the region
      * parts thousands by it and three digits follow: {@code 1,500} is fifteen hundred in one country and one and a half in the next.

@@ -11,6 +11,7 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 
 import org.junit.jupiter.api.Test;
@@ -27,6 +28,7 @@ import roofnest.app.records.HouseholdRepository;
 import roofnest.app.records.CameraRepository;
 import roofnest.app.web.BadInput;
 import roofnest.app.web.Form;
+import roofnest.app.web.RegionForms;
 import roofnest.core.catalogue.DeviceDocument;
 import roofnest.core.catalogue.DeviceModel;
 import roofnest.core.judge.Camera;
@@ -157,6 +159,28 @@ class ModelsTest {
         assertThat(perform(demo.staff("jory"), filled(typed)).getStatus()).isEqualTo(302);
         assertThat(models.find(demo.staff("jory").firmId(), "own-" + demo.staff("jory").firmId() + "-our-ledge")).isPresent();
         models.remove(demo.staff("jory").firmId(), "our-ledge");
+    }
+
+    /** A pack of {@code 6,400} mAh is no pack of 6.4 where people part thousands by a comma. */
+    @Test
+    void figures_of_a_model_are_read_as_the_region_writes_them() throws Exception {
+        Map<String, String> typed
+                = new HashMap<>(ModelForm.values(models.document(models.find(demo.staff("jory").firmId(), "pellan-swift").orElseThrow())));
+        typed.putAll(Map.of("/power/capacityMah", "6,400", "/lens/hfovDeg", "98,5", "/picture/night", "spotlight 9 1,400",
+                "/mount/holes", "\u22120,5 27; 23 -13", "/setUp/methods/hub-button/minutes", "2,5"));
+        DeviceModel here = new DeviceDocument().read(ModelForm.document(new Form(typed, new RegionForms(Locale.UK))));
+        assertThat(here.power().capacityMah()).isEqualTo(6400);
+        assertThat(here.lens().hfovDeg()).isEqualTo(98.5);
+        assertThat(here.picture().night().get(0).lightMa()).isEqualTo(1400);
+        assertThat(here.mount().holes().get(0).xMm()).isEqualTo(-0.5);
+        typed.put("/power/capacityMah", "6.400,5");
+        DeviceModel there = new DeviceDocument().read(ModelForm.document(new Form(typed, new RegionForms(Locale.GERMANY))));
+        assertThat(there.power().capacityMah()).isEqualTo(6400.5);
+        assertThat(ModelForm.number(new Form(Map.of(), new RegionForms(Locale.UK)), "6,400").asInt()).isEqualTo(6400);
+        assertThat(ModelForm.number(new Form(Map.of(), new RegionForms(Locale.FRANCE)), "6,400").asDouble()).isEqualTo(6.4);
+        for (String none : List.of("", "1e9", "1234567890", "0.1234567", "NaN")) {
+            assertThat(ModelForm.number(new Form(Map.of()), none).isNumber()).as(none).isFalse();
+        }
     }
 
     @Test

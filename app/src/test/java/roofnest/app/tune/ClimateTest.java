@@ -87,6 +87,19 @@ class ClimateTest {
         assertThat(judged.of(house).facts().climate().name()).isEqualTo("tropical");
     }
 
+    @Test
+    void twelve_figures_are_read_one_by_one_as_the_region_writes_them() throws Exception {
+        String swing = "10,5 " + SWING.substring(3);
+        assertThat(set("", "", "0", COLD.replace('-', '\u2212'), swing, CLEAR, 0).getStatus()).isEqualTo(302);
+        assertThat(judged.of(house).facts().climate().swingC().get(0)).isEqualTo(10.5);
+        assertThat(judged.of(house).facts().climate().meanC().get(0)).isEqualTo(-14);
+        for (String none : new String[] {swing.replace("10,5", "1,500"), SWING + " 9", SWING.replace("12", "1e1"),
+            SWING.replace("12", "0x9")}) {
+            assertThat(set("", "", "0", COLD, none, CLEAR, 1).getContentAsString()).as(none)
+                    .contains("Write twelve daily swings", "value=\"" + none + "\"");
+        }
+    }
+
     private double lowest() {
         return judged.of(house).judgement().promises().stream().filter(each -> each.promise().key().value().endsWith("battery")).findFirst()
                 .orElseThrow().finding().measured().orElseThrow();
