@@ -1,10 +1,11 @@
 package roofnest.core.view;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.function.Consumer;
 
 import roofnest.core.catalogue.LensSpec;
 import roofnest.core.plan.HousePlan;
@@ -73,45 +74,85 @@ public final class CameraPicture {
         this.sunOnPlanDeg = sunHeadingDeg + plan.trueNorthDeg();
     }
 
-    /** Everything in the picture, in the order it is painted. */
+    /** Everything in the picture, in the order it is painted; what lies behind something else altogether is left out. */
     public List<PictureShape> shapes(List<Figure> figures) {
-        List<PictureShape> shapes = new ArrayList<>();
-        ground(shapes);
+        return shapes(figures, new Covers(projection.lens()));
+    }
+
+    /** @param covers that nothing was added to */
+    List<PictureShape> shapes(List<Figure> figures, Covers covers) {
+        List<Consumer<Piece>> pieces = new ArrayList<>();
+        ground(pieces);
         Map<Object, PlanPoint> standing = new IdentityHashMap<>();
         figures.forEach(figure -> standing.put(figure, figure.feet().onPlan()));
         scene.plan().things().stream().filter(thing -> thing.kind().round()).forEach(thing -> standing.put(thing, thing.at()));
-        scene.farToNear(projection.eye(), standing, facet -> facet(shapes, facet), level -> level(shapes, level), (stander, distanceM) -> {
-            if (stander instanceof Figure figure) {
-                figure(shapes, figure);
-            } else {
-                round(shapes, (Thing) stander);
-            }
-        });
-        return shapes;
+        scene.farToNear(projection.eye(), standing, face -> pieces.add(piece -> face(piece, face)),
+                level -> pieces.add(piece -> level(piece, level)), (stander, distanceM) -> pieces.add(piece -> {
+                    if (stander instanceof Figure figure) {
+                        figure(piece, figure);
+                    } else {
+                        round(piece, (Thing) stander);
+                    }
+                }));
+        // Found from the nearest on, so that what is hidden need not be found; painted from the farthest on.
+        List<List<PictureShape>> painted = new ArrayList<>();
+        for (int i = pieces.size() - 1; i >= 0; i--) {
+            Piece piece = new Piece(covers);
+            pieces.get(i).accept(piece);
+            piece.hides.forEach(covers::add);
+            painted.add(piece.shapes);
+        }
+        Collections.reverse(painted);
+        return painted.stream().flatMap(List::stream).toList();
     }
 
     /** One figure alone, body before head; empty when no part of it is in the picture. Walls before it do not hide it. */
     public List<PictureShape> figure(Figure figure) {
-        List<PictureShape> pieces = new ArrayList<>();
-        figure(pieces, figure);
-        return pieces;
+        Piece piece = new Piece(new Covers(projection.lens()));
+        figure(piece, figure);
+        return piece.shapes;
     }
 
-    private void ground(List<PictureShape> shapes) {
-        project(PictureShape.Kind.GROUND, "", 0, 0, disc(GROUND_EXTENT_M)).ifPresent(shapes::add);
+    /** What is painted of one thing, its own parts one over the other. */
+    private final class Piece {
+        private final Covers covers;
+        private final List<PictureShape> shapes = new ArrayList<>();
+        private final List<List<Projection.Pixel>> hides = new ArrayList<>();
+
+        Piece(Covers covers) {
+            this.covers = covers;
+        }
+
+        /** Whether anything of it can be seen. */
+        boolean paint(PictureShape.Kind kind, String name, int shade, int lit, List<SpacePoint> outline) {
+            List<Projection.Pixel> pixels = projector.project(outline);
+            boolean seen = !pixels.isEmpty() && !covers.hide(pixels);
+            if (seen) {
+                shapes.add(new PictureShape(kind, name, shade, lit, pixels));
+                if (kind.opaque()) {
+                    hides.add(pixels);
+                }
+            }
+            return seen;
+        }
+    }
+
+    private void ground(List<Consumer<Piece>> pieces) {
+        pieces.add(piece -> piece.paint(PictureShape.Kind.GROUND, "", 0, 0, disc(GROUND_EXTENT_M)));
         // By night the ground is dark and the light lies on it in pools.
-        scene.flat().forEach(level -> project(level.kind(), level.name(), 0, 0, level.outline()).ifPresent(shapes::add));
+        scene.flat().forEach(level -> pieces.add(piece -> piece.paint(level.kind(), level.name(), 0, 0, level.outline())));
         if (!night) {
             for (double fromM : VEILS_M) {
-                project(PictureShape.Kind.VEIL, "", 1, 0, ring(fromM, GROUND_EXTENT_M)).ifPresent(shapes::add);
+                pieces.add(piece -> piece.paint(PictureShape.Kind.VEIL, "", 1, 0, ring(fromM, GROUND_EXTENT_M)));
             }
         }
         if (night) {
             double reachM = projection.lens().nightRangeM();
             for (int step = 1; step <= BRIGHTEST; step++) {
+                int lit = step;
                 double flat = Math.pow(reachM * (BRIGHTEST + 1 - step) / BRIGHTEST, 2) - Math.pow(projection.eye().zM(), 2);
                 if (flat > 0) {
-                    project(PictureShape.Kind.LIGHT, "", 0, step, disc(Math.sqrt(flat))).ifPresent(shapes::add);
+                    pieces.add(piece -> piece.paint(PictureShape.Kind.LIGHT, "", 0, lit, disc(Math.sqrt(flat))));
                 }
             }
         }
@@ -141,40 +182,55 @@ public final class CameraPicture {
     }
 
     /** The air before something solid: as many veils as lie between the lens and its middle. */
-    private void veil(List<PictureShape> shapes, List<SpacePoint> outline, SpacePoint middle) {
+    private void veil(Piece piece, List<SpacePoint> outline, SpacePoint middle) {
         int veils = 0;
         while (veils < VEILS_M.length && projection.eye().distanceM(middle) > VEILS_M[veils]) {
             veils++;
         }
         if (!night && veils > 0) {
-            project(PictureShape.Kind.VEIL, "", veils, 0, outline).ifPresent(shapes::add);
+            piece.paint(PictureShape.Kind.VEIL, "", veils, 0, outline);
         }
     }
 
-    private void level(List<PictureShape> shapes, Scene.Level level) {
+    private void level(Piece piece, Scene.Level level) {
         double x = level.outline().stream().mapToDouble(SpacePoint::xM).average().orElse(0);
         double y = level.outline().stream().mapToDouble(SpacePoint::yM).average().orElse(0);
         SpacePoint middle = new SpacePoint(x, y, level.heightM());
         int shade = level.kind() == PictureShape.Kind.ROOF && !night ? shade(level, middle) : 0;
-        project(level.kind(), level.name(), shade, lit(middle), level.outline()).ifPresent(shapes::add);
-        veil(shapes, level.outline(), middle);
+        if (piece.paint(level.kind(), level.name(), shade, lit(middle), level.outline())) {
+            veil(piece, level.outline(), middle);
+        }
     }
 
-    private void facet(List<PictureShape> shapes, Scene.Facet facet) {
+    /** All that stands on one line; together it hides more than its parts do. */
+    private void face(Piece piece, Scene.Face face) {
+        face.facets().forEach(facet -> facet(piece, facet));
+        piece.hides.clear();
+        for (Scene.Facet whole : face.wholes()) {
+            Scene.Facet seen = aboveGround(whole);
+            if (seen != null) {
+                piece.hides.add(projector.project(seen.outline()));
+            }
+        }
+    }
+
+    private void facet(Piece piece, Scene.Facet facet) {
         Scene.Facet seen = aboveGround(facet);
         if (seen == null) {
             return;
         }
-        int pieces = night ? (int) Math.ceil(seen.a().distanceM(seen.b()) / NIGHT_PIECE_M) : 1;
-        for (int piece = 0; piece < pieces; piece++) {
-            Scene.Facet part = pieces == 1 ? seen : seen.part(piece / (double) pieces, (piece + 1) / (double) pieces);
+        int parts = night ? (int) Math.ceil(seen.a().distanceM(seen.b()) / NIGHT_PIECE_M) : 1;
+        for (int each = 0; each < parts; each++) {
+            Scene.Facet part = parts == 1 ? seen : seen.part(each / (double) parts, (each + 1) / (double) parts);
             SpacePoint middle = SpacePoint.at(part.along(0.5), (part.footAM() + part.topBM()) / 2);
             int lit = lit(middle);
-            project(part.kind(), "", night ? 0 : shade(part), lit, part.outline()).ifPresent(shapes::add);
-            if (part.kind() == PictureShape.Kind.WALL || part.kind() == PictureShape.Kind.METAL_WALL) {
-                project(PictureShape.Kind.EDGE, "", 0, lit, edge(part)).ifPresent(shapes::add);
+            if (!piece.paint(part.kind(), "", night ? 0 : shade(part), lit, part.outline())) {
+                continue;
             }
-            veil(shapes, part.outline(), middle);
+            if (part.kind() == PictureShape.Kind.WALL || part.kind() == PictureShape.Kind.METAL_WALL) {
+                piece.paint(PictureShape.Kind.EDGE, "", 0, lit, edge(part));
+            }
+            veil(piece, part.outline(), middle);
         }
     }
 
@@ -217,7 +273,7 @@ public final class CameraPicture {
                 Math.max(0, facet.topAM()), Math.max(0, facet.topBM()), facet.kind(), facet.shade());
     }
 
-    private void figure(List<PictureShape> shapes, Figure figure) {
+    private void figure(Piece piece, Figure figure) {
         double[] side = side(figure.feet().onPlan());
         if (side == null) {
             return;
@@ -226,11 +282,10 @@ public final class CameraPicture {
         double radius = HEAD_RADIUS_M * Math.max(0.85, scale);
         int lit = lit(figure.feet());
         if (!night) {
-            project(PictureShape.Kind.SHADOW, figure.name(), 0, lit, disc(figure.feet(), SHADOW_M * scale)).ifPresent(shapes::add);
+            piece.paint(PictureShape.Kind.SHADOW, figure.name(), 0, lit, disc(figure.feet(), SHADOW_M * scale));
         }
-        project(PictureShape.Kind.BODY, figure.name(), 0, lit, person(figure.feet(), side, scale)).ifPresent(shapes::add);
-        project(PictureShape.Kind.HEAD, figure.name(), 0, lit, ellipse(figure.feet(), side, radius, figure.heightM() - radius, radius))
-                .ifPresent(shapes::add);
+        piece.paint(PictureShape.Kind.BODY, figure.name(), 0, lit, person(figure.feet(), side, scale));
+        piece.paint(PictureShape.Kind.HEAD, figure.name(), 0, lit, ellipse(figure.feet(), side, radius, figure.heightM() - radius, radius));
     }
 
     /** Legs, arms and shoulders, as a person stands who faces the lens. */
@@ -255,7 +310,7 @@ public final class CameraPicture {
         return outline;
     }
 
-    private void round(List<PictureShape> shapes, Thing thing) {
+    private void round(Piece piece, Thing thing) {
         double[] side = side(thing.at());
         if (side == null || projection.eye().onPlan().distanceM(thing.at()) < thing.radiusM()) {
             return;
@@ -266,15 +321,15 @@ public final class CameraPicture {
         double radius = thing.radiusM();
         if (thing.kind() == Thing.Kind.TREE) {
             double from = thing.fromM(ground) - ground;
-            project(PictureShape.Kind.TRUNK, thing.name(), 0, lit, upright(foot, side, TRUNK_RADIUS_M, from + 0.2)).ifPresent(shapes::add);
+            piece.paint(PictureShape.Kind.TRUNK, thing.name(), 0, lit, upright(foot, side, TRUNK_RADIUS_M, from + 0.2));
             double half = (thing.heightM() - ground - from) / 2;
             List<SpacePoint> crown = ellipse(foot, side, radius, from + half, half);
-            project(PictureShape.Kind.FOLIAGE, thing.name(), 0, lit, crown).ifPresent(shapes::add);
-            veil(shapes, crown, foot);
+            piece.paint(PictureShape.Kind.FOLIAGE, thing.name(), 0, lit, crown);
+            veil(piece, crown, foot);
         } else {
             List<SpacePoint> tank = upright(foot, side, radius, thing.heightM() - ground);
-            project(PictureShape.Kind.TANK, thing.name(), 0, lit, tank).ifPresent(shapes::add);
-            veil(shapes, tank, foot);
+            piece.paint(PictureShape.Kind.TANK, thing.name(), 0, lit, tank);
+            veil(piece, tank, foot);
         }
     }
 
@@ -310,10 +365,5 @@ public final class CameraPicture {
         }
         double share = point.distanceM(projection.eye()) / Math.max(0.01, projection.lens().nightRangeM());
         return share > 1 ? 0 : Math.max(1, BRIGHTEST - (int) (share * BRIGHTEST));
-    }
-
-    private Optional<PictureShape> project(PictureShape.Kind kind, String name, int shade, int lit, List<SpacePoint> outline) {
-        List<Projection.Pixel> pixels = projector.project(outline);
-        return pixels.isEmpty() ? Optional.empty() : Optional.of(new PictureShape(kind, name, shade, lit, pixels));
     }
 }

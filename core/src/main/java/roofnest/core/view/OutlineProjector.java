@@ -31,12 +31,18 @@ final class OutlineProjector {
 
     /** The outline in pixels; empty when nothing of it can be in the frame. */
     List<Projection.Pixel> project(List<SpacePoint> outline) {
-        List<Projection.InLens> inLens = outline.stream().map(projection::inLens).toList();
-        List<Projection.InLens> ahead = cutAtLens(inLens);
+        List<Projection.InLens> inLens = new ArrayList<>(outline.size());
+        boolean allAhead = true;
+        for (SpacePoint corner : outline) {
+            Projection.InLens at = projection.inLens(corner);
+            allAhead &= at.aheadM() >= Projection.NEAR_M;
+            inLens.add(at);
+        }
+        List<Projection.InLens> ahead = allAhead ? inLens : cutAtLens(inLens);
         if (ahead.size() < 3) {
             return List.of();
         }
-        List<Projection.Pixel> pixels = new ArrayList<>();
+        List<Projection.Pixel> pixels = new ArrayList<>(ahead.size());
         for (int i = 0; i < ahead.size(); i++) {
             Projection.InLens a = ahead.get(i);
             Projection.InLens b = ahead.get((i + 1) % ahead.size());
@@ -46,7 +52,7 @@ final class OutlineProjector {
                 bend(pixels, a, from, b, projection.pixel(b), 0);
             }
         }
-        return beside(pixels) ? List.of() : nearTheFrame(pixels);
+        return nearTheFrame(pixels);
     }
 
     /** The corners between the ends of an edge that a lens bends, halved until none would be missed. */
@@ -66,15 +72,34 @@ final class OutlineProjector {
         return Distance.pointToSegment(new Coordinate(at.x(), at.y()), new Coordinate(from.x(), from.y()), new Coordinate(to.x(), to.y()));
     }
 
-    /** Cut at one picture's width and height outside the frame, side by side. */
+    /** Cut at one picture's width and height outside the frame, side by side; empty when it lies wholly to one side of the frame. */
     private List<Projection.Pixel> nearTheFrame(List<Projection.Pixel> pixels) {
         double width = projection.lens().widthPx();
         double height = projection.lens().heightPx();
+        double minX = Double.POSITIVE_INFINITY;
+        double minY = Double.POSITIVE_INFINITY;
+        double maxX = Double.NEGATIVE_INFINITY;
+        double maxY = Double.NEGATIVE_INFINITY;
+        for (Projection.Pixel pixel : pixels) {
+            minX = Math.min(minX, pixel.x());
+            minY = Math.min(minY, pixel.y());
+            maxX = Math.max(maxX, pixel.x());
+            maxY = Math.max(maxY, pixel.y());
+        }
+        if (maxX < 0 || minX > width || maxY < 0 || minY > height) {
+            return List.of();
+        }
+        boolean inside = minX >= -width && maxX <= 2 * width && minY >= -height && maxY <= 2 * height;
+        return inside ? pixels : within(pixels, -width, -height, 2 * width, 2 * height);
+    }
+
+    /** What of an outline lies in an upright rectangle. */
+    static List<Projection.Pixel> within(List<Projection.Pixel> pixels, double minX, double minY, double maxX, double maxY) {
         List<Projection.Pixel> kept = pixels;
-        kept = cut(kept, pixel -> pixel.x() + width);
-        kept = cut(kept, pixel -> 2 * width - pixel.x());
-        kept = cut(kept, pixel -> pixel.y() + height);
-        return cut(kept, pixel -> 2 * height - pixel.y());
+        kept = cut(kept, pixel -> pixel.x() - minX);
+        kept = cut(kept, pixel -> maxX - pixel.x());
+        kept = cut(kept, pixel -> pixel.y() - minY);
+        return cut(kept, pixel -> maxY - pixel.y());
     }
 
     /** What of an outline lies on the side of a straight line where {@code inside} is positive. */
@@ -110,13 +135,6 @@ final class OutlineProjector {
             }
         }
         return kept;
-    }
-
-    private boolean beside(List<Projection.Pixel> pixels) {
-        double width = projection.lens().widthPx();
-        double height = projection.lens().heightPx();
-        return pixels.stream().allMatch(p -> p.x() < 0) || pixels.stream().allMatch(p -> p.x() > width)
-                || pixels.stream().allMatch(p -> p.y() < 0) || pixels.stream().allMatch(p -> p.y() > height);
     }
 
     private static Projection.InLens between(Projection.InLens a, Projection.InLens b, double share) {

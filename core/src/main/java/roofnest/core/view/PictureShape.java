@@ -15,7 +15,12 @@ public record PictureShape(Kind kind, String name, int shade, int lit, List<Proj
     public enum Kind {
         GROUND, LAWN, PATH, STEPS, ROAD, WATER, OFF_LIMITS, WALL, METAL_WALL, DOOR, GLASS, HEDGE, LIGHT, BANK, ROOF, CEILING, TRUNK,
         FOLIAGE,
-        TANK, EDGE, VEIL, SHADOW, BODY, HEAD
+        TANK, EDGE, VEIL, SHADOW, BODY, HEAD;
+
+        /** Whether nothing behind it shows through. */
+        boolean opaque() {
+            return this != LIGHT && this != VEIL && this != SHADOW;
+        }
     }
 
     public PictureShape {

@@ -67,6 +67,13 @@ public final class Scene {
         }
     }
 
+    /**
+     * What stands on one line, and so hides nothing of one another.
+     *
+     * @param wholes as few facets as can be that take up the same, doors and windows with the walls that they are in
+     */
+    record Face(List<Facet> facets, List<Facet> wholes) {}
+
     /** A level or sloping piece of ground, floor or roof. */
     record Level(List<SpacePoint> outline, PictureShape.Kind kind, String name) {
         /** The way straight up from it, as a vector of length one: east, north, up. */
@@ -92,7 +99,7 @@ public final class Scene {
     /** A cell of the partition: cut by a line into two, or a leaf with what lies in it. */
     private static final class Cell {
         private double[] line;
-        private final List<Facet> onLine = new ArrayList<>();
+        private Face onLine;
         private Cell left;
         private Cell right;
         private final List<Level> levels = new ArrayList<>();
@@ -150,13 +157,13 @@ public final class Scene {
      *
      * @param standing what stands in the scene besides the plan, by where it stands
      */
-    <T> void farToNear(SpacePoint eye, Map<T, PlanPoint> standing, Consumer<Facet> facet, Consumer<Level> level,
+    <T> void farToNear(SpacePoint eye, Map<T, PlanPoint> standing, Consumer<Face> face, Consumer<Level> level,
             BiConsumer<T, Double> stander) {
-        paint(root, eye, new ArrayList<>(standing.entrySet()), facet, level, stander);
+        paint(root, eye, new ArrayList<>(standing.entrySet()), face, level, stander);
     }
 
     private <T> void paint(
-            Cell cell, SpacePoint eye, List<Map.Entry<T, PlanPoint>> standing, Consumer<Facet> facet, Consumer<Level> level,
+            Cell cell, SpacePoint eye, List<Map.Entry<T, PlanPoint>> standing, Consumer<Face> face, Consumer<Level> level,
             BiConsumer<T, Double> stander) {
         if (cell == null) {
             return;
@@ -174,9 +181,9 @@ public final class Scene {
         List<Map.Entry<T, PlanPoint>> onRight = new ArrayList<>();
         standing.forEach(entry -> (side(cell.line, entry.getValue()) >= 0 ? onLeft : onRight).add(entry));
         boolean eyeOnLeft = side(cell.line, eye.onPlan()) >= 0;
-        paint(eyeOnLeft ? cell.right : cell.left, eye, eyeOnLeft ? onRight : onLeft, facet, level, stander);
-        cell.onLine.forEach(facet);
-        paint(eyeOnLeft ? cell.left : cell.right, eye, eyeOnLeft ? onLeft : onRight, facet, level, stander);
+        paint(eyeOnLeft ? cell.right : cell.left, eye, eyeOnLeft ? onRight : onLeft, face, level, stander);
+        face.accept(cell.onLine);
+        paint(eyeOnLeft ? cell.left : cell.right, eye, eyeOnLeft ? onLeft : onRight, face, level, stander);
     }
 
     private static Cell cut(List<Facet> facets) {
@@ -185,13 +192,14 @@ public final class Scene {
             return cell;
         }
         cell.line = bestLine(facets);
+        List<Facet> onLine = new ArrayList<>();
         List<Facet> left = new ArrayList<>();
         List<Facet> right = new ArrayList<>();
         for (Facet facet : facets) {
             double a = side(cell.line, facet.a());
             double b = side(cell.line, facet.b());
             if (Math.abs(a) <= ON_LINE_M && Math.abs(b) <= ON_LINE_M) {
-                cell.onLine.add(facet);
+                onLine.add(facet);
             } else if (a >= -ON_LINE_M && b >= -ON_LINE_M) {
                 left.add(facet);
             } else if (a <= ON_LINE_M && b <= ON_LINE_M) {
@@ -202,6 +210,7 @@ public final class Scene {
                 (a > 0 ? right : left).add(facet.part(share, 1));
             }
         }
+        cell.onLine = new Face(onLine, Wholes.of(onLine));
         cell.left = cut(left);
         cell.right = cut(right);
         return cell;

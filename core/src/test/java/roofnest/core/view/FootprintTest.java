@@ -99,13 +99,15 @@ class FootprintTest {
     }
 
     @Test
-    void the_picture_paints_a_nearer_wall_after_a_figure_behind_it() {
+    void the_picture_paints_a_nearer_wall_over_a_figure_behind_it_or_leaves_the_figure_out() {
         CameraPose towardsKiln = new CameraPose(11.35, 7.5, 2.4, 90, 12);
         CameraPicture.Figure behind = new CameraPicture.Figure("behind", SpacePoint.at(new PlanPoint(20.2, 7.5), 0));
         CameraPicture.Figure before = new CameraPicture.Figure("before", SpacePoint.at(new PlanPoint(13.5, 7.5), 0));
-        List<PictureShape> shapes = new CameraPicture(PLAN, POST.lens(), towardsKiln).shapes(List.of(behind, before));
+        CameraPicture picture = new CameraPicture(PLAN, POST.lens(), towardsKiln);
+        List<PictureShape> shapes = picture.shapes(List.of(behind, before), new Covers(POST.lens(), 2));
         assertThat(indexOf(shapes, "behind")).isLessThan(last(shapes, PictureShape.Kind.METAL_WALL));
         assertThat(indexOf(shapes, "before")).isGreaterThan(last(shapes, PictureShape.Kind.METAL_WALL));
+        assertThat(picture.shapes(List.of(behind, before))).extracting(PictureShape::name).contains("before").doesNotContain("behind");
     }
 
     private static int indexOf(List<PictureShape> shapes, String name) {
