@@ -13,6 +13,7 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import org.springframework.security.authentication.LockedException;
 import org.springframework.security.authorization.AuthorizationDecision;
+import org.springframework.security.config.observation.SecurityObservationSettings;
 import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
@@ -95,6 +96,12 @@ class SecurityConfig {
     @Bean
     static AnnotationTemplateExpressionDefaults namedPermissions() {
         return new AnnotationTemplateExpressionDefaults();
+    }
+
+    /** How long each filter of each request takes is read by nobody; that a request took long is in its line of the log. */
+    @Bean
+    static SecurityObservationSettings noTimeOfEachFilter() {
+        return SecurityObservationSettings.noObservations();
     }
 
     @Bean

@@ -18,7 +18,6 @@ import roofnest.core.judge.Camera;
 import roofnest.core.judge.House;
 import roofnest.core.judge.HouseholdFacts;
 import roofnest.core.judge.Judgement;
-import roofnest.core.lang.SideBySide;
 import roofnest.core.view.CameraPose;
 import roofnest.core.view.MaskCell;
 
@@ -83,7 +82,7 @@ class Boards {
 
     private static Supplier<LiveView.Sights> sights(JudgedHousehold now, HouseholdFacts facts, Camera camera, Look look) {
         House house = now.judge().house().orElseThrow();
-        return SideBySide.begun(() -> LiveView.Sights.of(house, facts, camera, look.night()));
+        return LiveView.Sights.of(house, facts, camera, look.night());
     }
 
     /** The stored mask and the cells that still show what must not be shown. */

@@ -67,12 +67,16 @@ public record LiveView(
 
     /** What a camera sees: the ground by level of detail, where its zones and masked cells lie on it, and its picture. */
     record Sights(List<Footing> footprints, List<GroundPatch> grounds, PictureView picture) {
-        static Sights of(House house, HouseholdFacts facts, Camera at, boolean night) {
-            Supplier<PictureView> picture = SideBySide.begun(() -> PictureView.of(house, facts, at, night));
+        /** Begun at once where somebody is free to. */
+        static Supplier<Sights> of(House house, HouseholdFacts facts, Camera at, boolean night) {
             Eye eye = house.eye(at.model().lens(), at.pose());
-            Footprint footprint = new Footprint(new Vision(eye, at.model().mask(), at.masked()));
-            return new Sights(LiveView.footprints(footprint), LiveView.grounds(eye, footprint, at), picture.get());
+            return SideBySide.both(() -> PictureView.of(house, facts, at, night), () -> {
+                Footprint footprint = new Footprint(new Vision(eye, at.model().mask(), at.masked()));
+                return new OnGround(LiveView.footprints(footprint), LiveView.grounds(eye, footprint, at));
+            }, (picture, ground) -> new Sights(ground.footprints(), ground.grounds(), picture));
         }
+
+        private record OnGround(List<Footing> footprints, List<GroundPatch> grounds) {}
     }
 
     /** A size given in pixels of the usual board, in the plan's metres. */

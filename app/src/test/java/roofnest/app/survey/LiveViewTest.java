@@ -122,7 +122,8 @@ class LiveViewTest {
     private LiveView live(Camera camera, Map<String, String> look) {
         HouseholdFacts facts = facts().withCamera(camera);
         return LiveView.of(facts, judges.of(facts), judges.of(facts).again(facts), camera,
-                LiveView.Sights.of(judges.of(facts).house().orElseThrow(), facts, camera, Look.of(look).night()), 0, Look.of(look), true,
+                LiveView.Sights.of(judges.of(facts).house().orElseThrow(), facts, camera, Look.of(look).night()).get(), 0, Look.of(look),
+                true,
                 contouring);
     }
 }

@@ -19,6 +19,7 @@ import roofnest.core.plan.Ground;
 import roofnest.core.plan.HousePlan;
 import roofnest.core.plan.PlanPoint;
 import roofnest.core.plan.Plate;
+import roofnest.core.plan.RaysFrom;
 import roofnest.core.plan.Storey;
 import roofnest.core.plan.Walk;
 import roofnest.core.plan.WallCrossings;
@@ -46,6 +47,9 @@ public final class House {
     private final Map<Climate, Weather> weathers = new ConcurrentHashMap<>();
     private Scene scene;
     private SunTrack sun;
+    private volatile Spot lastSpot;
+
+    private record Spot(double xM, double yM, RaysFrom rays) {}
 
     private record Way(String pathId, Walker walker) {}
 
@@ -119,8 +123,14 @@ public final class House {
         return signal;
     }
 
+    /** What a lens sees from where it hangs. Whoever asks about one that is being aimed asks at the same spot as everyone before. */
     public Eye eye(LensSpec lens, CameraPose pose) {
-        return new Eye(crossings, lens, pose);
+        Spot last = lastSpot;
+        if (last == null || last.xM() != pose.xM() || last.yM() != pose.yM()) {
+            last = new Spot(pose.xM(), pose.yM(), crossings.from(pose.xM(), pose.yM()));
+            lastSpot = last;
+        }
+        return new Eye(last.rays(), lens, pose);
     }
 
     public Track track(Walk path, Walker walker) {

@@ -3,6 +3,7 @@ package roofnest.core.lang;
 import java.util.List;
 import java.util.concurrent.ForkJoinPool;
 import java.util.concurrent.ForkJoinTask;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
 
@@ -25,9 +26,21 @@ public final class SideBySide {
         return ForkJoinTask.invokeAll(tasks).stream().map(ForkJoinTask::join).toList();
     }
 
-    /** Something that is begun at once if somebody is free to, else done when it is asked for; to be asked for once. */
-    public static <T> Supplier<T> begun(Supplier<T> work) {
-        return helpIsFree() ? ForkJoinPool.commonPool().submit(work::get)::join : work;
+    /**
+     * Two things that are begun at once if somebody is free to, one after the other; whoever asks for them does the second meanwhile,
+     * if it is not begun by then. To be asked for once.
+     */
+    public static <A, B, C> Supplier<C> both(Supplier<A> first, Supplier<B> second, BiFunction<A, B, C> together) {
+        if (!helpIsFree()) {
+            return () -> together.apply(first.get(), second.get());
+        }
+        ForkJoinTask<A> sooner = ForkJoinPool.commonPool().submit(first::get);
+        ForkJoinTask<B> later = ForkJoinPool.commonPool().submit(second::get);
+        return () -> {
+            // What is joined and not begun is done by whoever joins it; the helper takes up what was submitted first.
+            B done = later.join();
+            return together.apply(sooner.join(), done);
+        };
     }
 
     private static boolean helpIsFree() {

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ForkJoinPool;
+import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 
@@ -41,6 +42,31 @@ class SideBySideTest {
         })).isInstanceOf(IllegalStateException.class).hasMessageContaining("the hundred and twentieth");
     }
 
+    /** The first is held up until the second is done: with one helper that can only be by whoever asks. */
+    @Test
+    void whoever_asks_does_what_is_not_begun() {
+        assertThat(ForkJoinPool.commonPool().awaitQuiescence(1, TimeUnit.MINUTES)).as("help is free").isTrue();
+        CountDownLatch second = new CountDownLatch(1);
+        Supplier<String> both = SideBySide.both(() -> {
+            try {
+                return second.await(20, TimeUnit.SECONDS) ? "first" : "nobody did the second";
+            } catch (InterruptedException e) {
+                throw new IllegalStateException(e);
+            }
+        }, () -> {
+            second.countDown();
+            return "second";
+        }, (one, other) -> one + " and " + other);
+        assertThat(both.get()).isEqualTo("first and second");
+    }
+
+    @Test
+    void what_one_of_both_throws_is_thrown() {
+        assertThatThrownBy(() -> SideBySide.both(() -> 1, () -> {
+            throw new IllegalStateException("the second");
+        }, (one, other) -> one).get()).isInstanceOf(IllegalStateException.class).hasMessageContaining("the second");
+    }
+
     /** While somebody else has the helpers, nobody waits for them. */
     @Test
     void while_help_is_taken_whoever_asks_does_it_all() throws InterruptedException {
@@ -48,15 +74,14 @@ class SideBySideTest {
         CountDownLatch done = new CountDownLatch(1);
         ForkJoinPool.commonPool().submit(() -> {
             taken.countDown();
-            return done.await(1, java.util.concurrent.TimeUnit.MINUTES);
+            return done.await(1, TimeUnit.MINUTES);
         });
         taken.await();
         try {
             Set<Thread> workers = ConcurrentHashMap.newKeySet();
             SideBySide.all(MANY, n -> workers.add(Thread.currentThread()));
             assertThat(workers).containsExactly(Thread.currentThread());
-            Supplier<Thread> begun = SideBySide.begun(Thread::currentThread);
-            assertThat(begun.get()).isSameAs(Thread.currentThread());
+            assertThat(SideBySide.both(Thread::currentThread, Thread::currentThread, List::of).get()).containsOnly(Thread.currentThread());
         } finally {
             done.countDown();
         }
