@@ -38,6 +38,11 @@ public final class DeviceDocument {
         return json.value(tree, Joinable.class);
     }
 
+    /** Reads what ships with this program, which its tests have read with every check. */
+    Joinable shipped(String document) {
+        return json.shipped(document, Joinable.class);
+    }
+
     /** Reads a camera, or says everything that is wrong with it. */
     public DeviceModel read(String document) throws DocumentRefused {
         if (readAny(document) instanceof DeviceModel model) {

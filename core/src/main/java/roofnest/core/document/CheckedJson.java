@@ -23,10 +23,12 @@ public final class CheckedJson {
     /** Most faults reported of one document. */
     public static final int MAX_FAULTS = 40;
 
-    private final Schema schema;
+    private final String schemaResource;
     private final int maxBytes;
     private final String tooLong;
     private final JsonMapper mapper;
+    /** Made when a document first comes from outside; most starts see none. */
+    private volatile Schema schema;
 
     /**
      * @param schemaResource on the class path
@@ -38,8 +40,7 @@ public final class CheckedJson {
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .changeDefaultPropertyInclusion(all -> all.withValueInclusion(JsonInclude.Include.NON_NULL))
                 .build();
-        schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
-                .getSchema(CheckedJson.class.getResourceAsStream(schemaResource));
+        this.schemaResource = schemaResource;
         this.maxBytes = maxBytes;
         this.tooLong = tooLong;
     }
@@ -56,7 +57,7 @@ public final class CheckedJson {
         if (!unseen.isEmpty()) {
             throw new DocumentRefused(unseen.stream().limit(MAX_FAULTS).toList());
         }
-        List<DocumentFault> faults = schema.validate(tree.toString(), InputFormat.JSON).stream()
+        List<DocumentFault> faults = schema().validate(tree.toString(), InputFormat.JSON).stream()
                 .map(error -> new DocumentFault(error.getInstanceLocation().toString(), sentence(error.getMessage())))
                 .limit(MAX_FAULTS)
                 .toList();
@@ -64,6 +65,21 @@ public final class CheckedJson {
             throw new DocumentRefused(faults);
         }
         return tree;
+    }
+
+    /** A document that ships with this program; that its form is right is a matter of its tests. */
+    public <T> T shipped(String json, Class<T> type) {
+        return mapper.readValue(json, type);
+    }
+
+    private Schema schema() {
+        Schema made = schema;
+        if (made == null) {
+            made = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                    .getSchema(CheckedJson.class.getResourceAsStream(schemaResource));
+            schema = made;
+        }
+        return made;
     }
 
     public <T> T value(JsonNode tree, Class<T> type) {

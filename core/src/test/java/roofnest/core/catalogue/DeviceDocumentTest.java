@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -36,6 +37,21 @@ class DeviceDocumentTest {
     @MethodSource("shipped")
     void every_shipped_model_is_written_and_read_back_the_same(DeviceModel model) throws DocumentRefused {
         assertThat(DOCUMENTS.read(DOCUMENTS.write(model))).isEqualTo(model);
+    }
+
+    /** The program reads them without: they are checked here. */
+    @Test
+    void every_shipped_document_is_read_by_every_check_as_the_catalogue_has_it() throws IOException, DocumentRefused {
+        Catalogue catalogue = Catalogue.shipped();
+        List<Joinable> read = new ArrayList<>();
+        try (Stream<Path> files = Files.list(Path.of("src/main/resources/roofnest/models"))) {
+            for (Path file : files.toList()) {
+                read.add(DOCUMENTS.readAny(Files.readString(file)));
+            }
+        }
+        List<Joinable> known = new ArrayList<>(catalogue.models());
+        known.addAll(catalogue.hubs());
+        assertThat(read).containsExactlyInAnyOrderElementsOf(known);
     }
 
     @Test
