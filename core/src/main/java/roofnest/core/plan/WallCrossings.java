@@ -6,6 +6,9 @@ import java.util.List;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+
 /**
  * Finds what a straight ray between two points of space goes through. Walls are vertical sheets on their centre line that
  * reach to the floor or the roof over them ({@link Shell}); doors and windows count as their own material; trees and tanks
@@ -42,6 +45,9 @@ public final class WallCrossings {
     private final double[] lowest;
     private final double[] highest;
     private final Rest rest;
+    /** Found when a ground is first outlined. */
+    private volatile List<PlanPoint> corners;
+    private volatile double[][] plateEdges;
 
     /** What only light meets: the side of raised or lowered ground, from the plan's level up, and a {@link Shell.Fascia} on a wall. */
     private record Bank(double ax, double ay, double bx, double by, double baseM, double atA, double atB) {}
@@ -257,6 +263,39 @@ public final class WallCrossings {
 
     /** Points of the plan beside which what is seen past them changes: ends of walls, edges of openings, corners of plates. */
     public List<PlanPoint> corners() {
+        List<PlanPoint> found = corners;
+        if (found == null) {
+            found = findCorners();
+            corners = found;
+        }
+        return found;
+    }
+
+    /** Edges of all plates as {@code {ax, ay, bx, by, place of the plate in the list}}; not to be written to. */
+    public double[][] plateEdges() {
+        double[][] found = plateEdges;
+        if (found == null) {
+            found = findPlateEdges();
+            plateEdges = found;
+        }
+        return found;
+    }
+
+    private double[][] findPlateEdges() {
+        List<double[]> edges = new ArrayList<>();
+        for (int plate = 0; plate < plates.size(); plate++) {
+            Geometry rings = plates.get(plate).outline().getBoundary();
+            for (int part = 0; part < rings.getNumGeometries(); part++) {
+                Coordinate[] ring = rings.getGeometryN(part).getCoordinates();
+                for (int i = 0; i + 1 < ring.length; i++) {
+                    edges.add(new double[] {ring[i].x, ring[i].y, ring[i + 1].x, ring[i + 1].y, plate});
+                }
+            }
+        }
+        return edges.toArray(double[][]::new);
+    }
+
+    private List<PlanPoint> findCorners() {
         Stream<PlanPoint> ofWalls = walls.stream().flatMap(wall -> Stream.concat(Stream.of(wall.from(), wall.to()),
                 wall.openings().stream().flatMap(opening -> Stream.of(wall.along(opening.atM()),
                         wall.along(Math.min(wall.lengthM(), opening.atM() + opening.widthM()))))));

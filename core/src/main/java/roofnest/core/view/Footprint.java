@@ -72,6 +72,9 @@ public final class Footprint {
     private final RaysFrom rays;
     private final WallCrossings crossings;
     private final double[][] plateEdges;
+    /** Where the picture's columns of cells begin and the last one ends, pixels; of one without a mask its two sides. */
+    private final double[] columns;
+    private final double[] rows;
     private final NavigableMap<Double, Line> lines = new TreeMap<>();
     /** The bearings that every question begins with; each puts its own in between. */
     private final List<Double> first;
@@ -95,8 +98,8 @@ public final class Footprint {
             uy = Math.cos(heading);
             ground = ground();
             double[] events = events();
-            List<Double> open = new ArrayList<>();
-            List<Double> black = new ArrayList<>();
+            Stretches open = new Stretches();
+            Stretches black = new Stretches();
             for (int i = 1; i < events.length; i++) {
                 if (events[i] - events[i - 1] < SHORTEST_M) {
                     events[i] = events[i - 1];
@@ -108,11 +111,11 @@ public final class Footprint {
                 double face = faceM(at);
                 var pixel = projection.pixel(x, y, face).filter(projection::inFrame);
                 if (pixel.isPresent() && eye.clearTo(x, y, face)) {
-                    add(vision.masked(pixel.get()) ? black : open, events[i - 1], events[i]);
+                    (vision.masked(pixel.get()) ? black : open).add(events[i - 1], events[i]);
                 }
             }
-            seen = open.stream().mapToDouble(Double::doubleValue).toArray();
-            masked = black.stream().mapToDouble(Double::doubleValue).toArray();
+            seen = open.ends();
+            masked = black.ends();
             nearM = Math.min(seen.length == 0 ? FARTHEST_M : seen[0], masked.length == 0 ? FARTHEST_M : masked[0]);
             farM = Math.max(seen.length == 0 ? 0 : seen[seen.length - 1], masked.length == 0 ? 0 : masked[masked.length - 1]);
         }
@@ -238,12 +241,12 @@ public final class Footprint {
             for (double[] stretch : ground) {
                 Projection.InLens at0 = projection.inLens(pose.xM(), pose.yM(), stretch[2] + Place.FACE_M);
                 Projection.InLens at1 = projection.inLens(pose.xM() + ux, pose.yM() + uy, stretch[2] + stretch[3] + Place.FACE_M);
-                for (double px : columns()) {
+                for (double px : columns) {
                     double k = (px - eye.lens().widthPx() / 2.0) / focal;
                     within(events, stretch, (k * at0.aheadM() - at0.rightM())
                             / (at1.rightM() - at0.rightM() - k * (at1.aheadM() - at0.aheadM())));
                 }
-                for (double px : rows()) {
+                for (double px : rows) {
                     double k = (eye.lens().heightPx() / 2.0 - px) / focal;
                     within(events, stretch, (k * at0.aheadM() - at0.upM())
                             / (at1.upM() - at0.upM() - k * (at1.aheadM() - at0.aheadM())));
@@ -291,7 +294,7 @@ public final class Footprint {
          * level: it is looked at every so often and its changes found by halving.
          */
         private double[] ranges(DoublePredicate meets) {
-            List<Double> ranges = new ArrayList<>();
+            Stretches met = new Stretches();
             for (double[] stretch : ground) {
                 double end = Math.min(farM, stretch[1]);
                 double from = Math.max(nearM, stretch[0] + ON_GROUND_M);
@@ -309,7 +312,7 @@ public final class Footprint {
                     if (now != last) {
                         double change = change(meets, at, next, last);
                         if (last) {
-                            add(ranges, since, change);
+                            met.add(since, change);
                         }
                         since = change;
                     }
@@ -317,10 +320,10 @@ public final class Footprint {
                     at = next;
                 }
                 if (last) {
-                    add(ranges, since, end);
+                    met.add(since, end);
                 }
             }
-            return ranges.stream().mapToDouble(Double::doubleValue).toArray();
+            return met.ends();
         }
 
         private double change(DoublePredicate meets, double oneM, double otherM, boolean atOne) {
@@ -343,6 +346,28 @@ public final class Footprint {
 
         private Coordinate point(double atM) {
             return new Coordinate(pose.xM() + atM * ux, pose.yM() + atM * uy);
+        }
+    }
+
+    /** Stretches of a line, one after the other; those that all but touch are one. */
+    private static final class Stretches {
+        private double[] ends = new double[8];
+        private int count;
+
+        private void add(double from, double to) {
+            if (count > 0 && from - ends[count - 1] <= SHORTEST_M) {
+                ends[count - 1] = to;
+                return;
+            }
+            if (count == ends.length) {
+                ends = Arrays.copyOf(ends, 2 * count);
+            }
+            ends[count++] = from;
+            ends[count++] = to;
+        }
+
+        private double[] ends() {
+            return Arrays.copyOf(ends, count);
         }
     }
 
@@ -375,7 +400,9 @@ public final class Footprint {
         this.pose = eye.pose();
         this.rays = eye.rays();
         this.crossings = rays.crossings();
-        this.plateEdges = plateEdges();
+        this.plateEdges = crossings.plateEdges();
+        this.columns = steps(vision.masks() ? vision.grid().columns() : 1, eye.lens().widthPx());
+        this.rows = steps(vision.masks() ? vision.grid().rows() : 1, eye.lens().heightPx());
         double half = halfDeg();
         for (double bearing = -half; bearing < half; bearing += LINE_STEP_DEG) {
             line(bearing);
@@ -392,21 +419,6 @@ public final class Footprint {
             }
         }
         first = List.copyOf(lines.keySet());
-    }
-
-    private double[][] plateEdges() {
-        List<double[]> edges = new ArrayList<>();
-        List<Plate> plates = crossings.plates();
-        for (int plate = 0; plate < plates.size(); plate++) {
-            Geometry rings = plates.get(plate).outline().getBoundary();
-            for (int part = 0; part < rings.getNumGeometries(); part++) {
-                Coordinate[] ring = rings.getGeometryN(part).getCoordinates();
-                for (int i = 0; i + 1 < ring.length; i++) {
-                    edges.add(new double[] {ring[i].x, ring[i].y, ring[i + 1].x, ring[i + 1].y, plate});
-                }
-            }
-        }
-        return edges.toArray(double[][]::new);
     }
 
     /** How far to either side the picture shows anything, degrees: at its corners farther than at its middle. */
@@ -455,16 +467,6 @@ public final class Footprint {
 
     private Line line(double bearingDeg) {
         return lines.computeIfAbsent(bearingDeg, Line::new);
-    }
-
-    private double[] columns() {
-        int count = vision.masks() ? vision.grid().columns() : 1;
-        return steps(count, eye.lens().widthPx());
-    }
-
-    private double[] rows() {
-        int count = vision.masks() ? vision.grid().rows() : 1;
-        return steps(count, eye.lens().heightPx());
     }
 
     private static double[] steps(int count, int px) {
@@ -625,16 +627,6 @@ public final class Footprint {
             }
         }
         return true;
-    }
-
-    private static void add(List<Double> stretches, double from, double to) {
-        int last = stretches.size() - 1;
-        if (last >= 0 && from - stretches.get(last) <= SHORTEST_M) {
-            stretches.set(last, to);
-        } else {
-            stretches.add(from);
-            stretches.add(to);
-        }
     }
 
     /** What lies in stretches of both. */
