@@ -181,7 +181,10 @@ public final class Footprint {
                 events.add(stretch[0]);
                 events.add(stretch[1]);
             }
-            rays.edges(ux, uy, FARTHEST_M, (at, z) -> grazing(events, at, z));
+            rays.edges(ux, uy, FARTHEST_M, (at, z) -> {
+                grazing(events, at, z);
+                level(events, z);
+            });
             List<Plate> plates = crossings.plates();
             for (double[] edge : plateEdges) {
                 double at = crossing(edge);
@@ -213,6 +216,13 @@ public final class Footprint {
                 if (at > atM) {
                     within(events, stretch, at);
                 }
+            }
+        }
+
+        /** Where on a slope the face comes to a height: whoever walks down under a tree comes out of its crown there. */
+        private void level(Events events, double zM) {
+            for (double[] stretch : ground) {
+                within(events, stretch, (zM - stretch[2] - Place.FACE_M) / stretch[3]);
             }
         }
 

@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.Random;
 import java.util.Set;
 
+import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 
@@ -60,6 +61,12 @@ class FootprintLawTest {
                         .isLessThanOrEqualTo(Footprint.RIM_M);
             }
         }
+    }
+
+    /** A face in the crown of a tree, which it comes out of down the slope that the tree stands on. */
+    @Example
+    void under_a_tree_on_a_slope() {
+        a_point_is_in_the_footprint_just_where_the_judge_sees_a_face_there(48416);
     }
 
     /** Whether the judge says otherwise of a point no farther off than the rim is wide. */
