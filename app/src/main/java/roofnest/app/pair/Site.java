@@ -86,7 +86,8 @@ record Site(JudgedHousehold household, List<HubRepository.Hub> hubs, RouterRepos
     /** How a model of fixed address is reached from this house, as one text; empty when it needs no such thing. */
     Optional<String> recipe(String name, DeviceModel model) {
         return Optional.ofNullable(model.factoryAddress())
-                .flatMap(fixed -> router.addresses().flatMap(addresses -> addresses.plan().recipe(name, fixed)))
+                .flatMap(fixed -> router.addresses().flatMap(RouterRepository.Addresses::understood)
+                        .flatMap(plan -> plan.recipe(name, fixed)))
                 .map(recipe -> String.join(" ", recipe.steps()));
     }
 

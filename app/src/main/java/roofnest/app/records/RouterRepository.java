@@ -22,6 +22,15 @@ public class RouterRepository {
         public AddressPlan plan() {
             return AddressPlan.of(router, from, to, leases);
         }
+
+        /** Empty where what was kept once is no range by what is asked of one today. */
+        public Optional<AddressPlan> understood() {
+            try {
+                return Optional.of(plan());
+            } catch (IllegalArgumentException none) {
+                return Optional.empty();
+            }
+        }
     }
 
     /**

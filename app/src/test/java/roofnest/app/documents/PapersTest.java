@@ -93,6 +93,8 @@ class PapersTest {
                 = mvc.perform(post(base + "/prove/sealed-sheet").with(csrf()).with(user(demo.staff("jory")))
                         .cookie(demo.justProved())).andReturn().getResponse()
                         .getContentAsByteArray();
+        assertThat(mvc.perform(post(base + "/share/sign.pdf").with(csrf()).with(user(demo.staff("jory"))).param("contact", "\uffff")
+                .param("sound", "no")).andReturn().getResponse().getStatus()).as("no paper can hold it").isEqualTo(422);
         byte[] sign = mvc.perform(post(base + "/share/sign.pdf").with(csrf()).with(user(demo.staff("jory"))).param("contact", "Ida")
                 .param("sound", "no")).andReturn().getResponse().getContentAsByteArray();
         for (byte[] paper : new byte[][] {sealed, sign}) {

@@ -244,6 +244,7 @@ class ReadyTest {
         for (List<String> bad : List.of(List.of("192.168.7.1", "192.168.7.10", "192.168.7.19", "prefix"),
                 List.of("192.168.7.1/24", "192.168.8.10", "192.168.8.19", "do not lie"),
                 List.of("192.168.7.1/24", "192.168.7.x", "192.168.7.19", "no IPv4 address"),
+                List.of("192.168.7.1/24", "-2147483649", "192.168.7.19", "no IPv4 address"),
                 List.of("192.168.7.1/24", "", "192.168.7.19", "Enter the first address"))) {
             MockHttpServletResponse response = perform(router(bad.get(0), bad.get(1), bad.get(2), "3"));
             assertThat(response.getStatus()).isEqualTo(422);

@@ -7,13 +7,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-import inet.ipaddr.IPAddressString;
+import inet.ipaddr.IPAddress;
 
 import tools.jackson.databind.JsonNode;
 
 import roofnest.core.document.CheckedJson;
 import roofnest.core.document.DocumentFault;
 import roofnest.core.document.DocumentRefused;
+import roofnest.core.lang.Ipv4;
 
 /**
  * Reads and writes device models as JSON documents. Reading checks size, form (JSON Schema, {@code device.schema.json})
@@ -139,8 +140,7 @@ public final class DeviceDocument {
     }
 
     private static boolean isAddress(String text) {
-        IPAddressString address = new IPAddressString(text);
-        return address.isIPv4() && address.getNetworkPrefixLength() != null && address.getNetworkPrefixLength() >= SHORTEST_PREFIX
-                && address.getNetworkPrefixLength() <= LONGEST_PREFIX;
+        Integer prefix = Ipv4.written(text).map(IPAddress::getNetworkPrefixLength).orElse(null);
+        return prefix != null && prefix >= SHORTEST_PREFIX && prefix <= LONGEST_PREFIX;
     }
 }

@@ -4,10 +4,9 @@ import java.math.BigInteger;
 import java.util.List;
 import java.util.Optional;
 
-import inet.ipaddr.AddressStringException;
 import inet.ipaddr.IPAddress;
-import inet.ipaddr.IPAddressString;
 
+import roofnest.core.lang.Ipv4;
 import roofnest.core.lang.Require;
 
 /**
@@ -46,15 +45,7 @@ public record AddressPlan(IPAddress router, IPAddress from, IPAddress to, int le
     }
 
     private static IPAddress address(String text) {
-        try {
-            IPAddress address = new IPAddressString(text.strip()).toAddress();
-            if (address != null && address.isIPv4() && !address.isMultiple()) {
-                return address;
-            }
-        } catch (AddressStringException e) {
-            // Said below, in the words of the page.
-        }
-        throw new IllegalArgumentException("“" + text + "” is no IPv4 address.");
+        return Ipv4.written(text).orElseThrow(() -> new IllegalArgumentException("“" + text + "” is no IPv4 address."));
     }
 
     /** How many addresses the router can give out. */

@@ -3,6 +3,8 @@ package roofnest.core.network;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.List;
+
 import org.junit.jupiter.api.Test;
 
 import net.jqwik.api.ForAll;
@@ -50,6 +52,10 @@ class AddressPlanTest {
                 .hasMessageContaining("do not lie in the house's range 192.168.1.0/24");
         assertThatThrownBy(() -> AddressPlan.of("192.168.1.1/24", "192.168.1.40", "192.168.1.39", 0))
                 .hasMessageContaining("after the last");
+        for (String none : List.of("-2147483649", "19", "192.168.1", "192.168.1.2-9", "192.168.1.*", "0x7f.0.0.1", "*", "", "1.2.3.4.5")) {
+            assertThatThrownBy(() -> AddressPlan.of("192.168.1.1/24", none, "192.168.1.39", 0)).as(none)
+                    .hasMessage("“" + none + "” is no IPv4 address.");
+        }
         assertThatThrownBy(() -> AddressPlan.of("fe80::1/64", "fe80::2", "fe80::3", 0)).hasMessageContaining("IPv4");
     }
 
