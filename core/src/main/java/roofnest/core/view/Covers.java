@@ -19,13 +19,12 @@ final class Covers {
     /** Corners of a convex outline turn one way; so little the other way, as the sine of the turn, comes from reckoning. */
     private static final double STRAIGHT = 1e-9;
 
-    private final double width;
-    private final double height;
+    private final PixelBox frame;
     private final double leastPx2;
     private final List<Cover> covers = new ArrayList<>();
 
     /** @param sides of each edge as (a, b, c): {@code a·x + b·y + c} pixels inside it */
-    private record Cover(double minX, double minY, double maxX, double maxY, double[][] sides) {
+    private record Cover(PixelBox box, double[][] sides) {
         boolean hides(List<Projection.Pixel> outline) {
             for (Projection.Pixel pixel : outline) {
                 for (double[] side : sides) {
@@ -44,9 +43,8 @@ final class Covers {
 
     /** @param leastShare of the picture that something has to take to hide anything; 1 and more for a picture that hides nothing */
     Covers(LensSpec lens, double leastShare) {
-        this.width = lens.widthPx();
-        this.height = lens.heightPx();
-        this.leastPx2 = leastShare * width * height;
+        this.frame = new PixelBox(0, 0, lens.widthPx(), lens.heightPx());
+        this.leastPx2 = leastShare * lens.widthPx() * lens.heightPx();
     }
 
     /** Whether all of an outline that is in the frame lies behind one of what was added. */
@@ -54,25 +52,12 @@ final class Covers {
         if (covers.isEmpty()) {
             return false;
         }
-        double minX = Double.POSITIVE_INFINITY;
-        double minY = Double.POSITIVE_INFINITY;
-        double maxX = Double.NEGATIVE_INFINITY;
-        double maxY = Double.NEGATIVE_INFINITY;
-        for (Projection.Pixel pixel : outline) {
-            minX = Math.min(minX, pixel.x());
-            minY = Math.min(minY, pixel.y());
-            maxX = Math.max(maxX, pixel.x());
-            maxY = Math.max(maxY, pixel.y());
-        }
         // The box of what is seen of it is within this one.
-        minX = Math.max(0, minX);
-        minY = Math.max(0, minY);
-        maxX = Math.min(width, maxX);
-        maxY = Math.min(height, maxY);
+        PixelBox box = PixelBox.of(outline).with(frame);
         List<Projection.Pixel> inFrame = null;
         for (Cover cover : covers) {
-            if (cover.minX <= minX && cover.minY <= minY && cover.maxX >= maxX && cover.maxY >= maxY) {
-                inFrame = inFrame == null ? OutlineProjector.within(outline, 0, 0, width, height) : inFrame;
+            if (cover.box.holds(box)) {
+                inFrame = inFrame == null ? OutlineProjector.within(outline, frame) : inFrame;
                 if (cover.hides(inFrame)) {
                     return true;
                 }
@@ -95,11 +80,7 @@ final class Covers {
         double turn = Math.signum(twicePx2);
         double[][] sides = sides(outline, turn);
         if (isConvex(sides, turn)) {
-            double minX = outline.stream().mapToDouble(Projection.Pixel::x).min().orElseThrow();
-            double minY = outline.stream().mapToDouble(Projection.Pixel::y).min().orElseThrow();
-            double maxX = outline.stream().mapToDouble(Projection.Pixel::x).max().orElseThrow();
-            double maxY = outline.stream().mapToDouble(Projection.Pixel::y).max().orElseThrow();
-            covers.add(new Cover(minX, minY, maxX, maxY, sides));
+            covers.add(new Cover(PixelBox.of(outline), sides));
         }
     }
 

@@ -76,30 +76,21 @@ final class OutlineProjector {
     private List<Projection.Pixel> nearTheFrame(List<Projection.Pixel> pixels) {
         double width = projection.lens().widthPx();
         double height = projection.lens().heightPx();
-        double minX = Double.POSITIVE_INFINITY;
-        double minY = Double.POSITIVE_INFINITY;
-        double maxX = Double.NEGATIVE_INFINITY;
-        double maxY = Double.NEGATIVE_INFINITY;
-        for (Projection.Pixel pixel : pixels) {
-            minX = Math.min(minX, pixel.x());
-            minY = Math.min(minY, pixel.y());
-            maxX = Math.max(maxX, pixel.x());
-            maxY = Math.max(maxY, pixel.y());
-        }
-        if (maxX < 0 || minX > width || maxY < 0 || minY > height) {
+        PixelBox box = PixelBox.of(pixels);
+        if (!box.meets(new PixelBox(0, 0, width, height))) {
             return List.of();
         }
-        boolean inside = minX >= -width && maxX <= 2 * width && minY >= -height && maxY <= 2 * height;
-        return inside ? pixels : within(pixels, -width, -height, 2 * width, 2 * height);
+        PixelBox near = new PixelBox(-width, -height, 2 * width, 2 * height);
+        return near.holds(box) ? pixels : within(pixels, near);
     }
 
     /** What of an outline lies in an upright rectangle. */
-    static List<Projection.Pixel> within(List<Projection.Pixel> pixels, double minX, double minY, double maxX, double maxY) {
+    static List<Projection.Pixel> within(List<Projection.Pixel> pixels, PixelBox box) {
         List<Projection.Pixel> kept = pixels;
-        kept = cut(kept, pixel -> pixel.x() - minX);
-        kept = cut(kept, pixel -> maxX - pixel.x());
-        kept = cut(kept, pixel -> pixel.y() - minY);
-        return cut(kept, pixel -> maxY - pixel.y());
+        kept = cut(kept, pixel -> pixel.x() - box.minX());
+        kept = cut(kept, pixel -> box.maxX() - pixel.x());
+        kept = cut(kept, pixel -> pixel.y() - box.minY());
+        return cut(kept, pixel -> box.maxY() - pixel.y());
     }
 
     /** What of an outline lies on the side of a straight line where {@code inside} is positive. */
