@@ -1,9 +1,11 @@
 package roofnest.app.firm;
 
 import java.util.Map;
+import java.util.stream.Collectors;
 
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -16,8 +18,8 @@ import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCu
 import roofnest.app.web.DatabaseAway;
 
 /**
- * That a page was read is noted in its session; where nothing can be noted because the disk is full, the page is read all the same. Two
- * requests of one session may note the same at once: the later one counts, and neither fails.
+ * That a page was read is noted in its session once in a minute; where nothing can be noted because the disk is full, the page is read
+ * all the same. Two requests of one session may note the same at once: the later one counts, and neither fails.
  */
 @Configuration
 class ForgivingSessions {
@@ -29,22 +31,23 @@ class ForgivingSessions {
     }
 
     @Bean
-    static BeanPostProcessor forgivingSessionRepository() {
+    static BeanPostProcessor forgivingSessionRepository(ObjectProvider<SessionsOfRequest> ofRequest) {
         return new BeanPostProcessor() {
             @Override
             public Object postProcessAfterInitialization(Object bean, String name) {
-                return bean instanceof JdbcIndexedSessionRepository sessions ? new Forgiving<>(sessions) : bean;
+                return bean instanceof JdbcIndexedSessionRepository sessions ? new Forgiving<>(sessions, ofRequest.getObject()) : bean;
             }
         };
     }
 
-    private record Forgiving<S extends Session>(FindByIndexNameSessionRepository<S> sessions)
+    record Forgiving<S extends Session>(FindByIndexNameSessionRepository<S> sessions, SessionsOfRequest ofRequest)
             implements
-                FindByIndexNameSessionRepository<S> {
+                FindByIndexNameSessionRepository<SeldomNoted<S>> {
         @Override
-        public void save(S session) {
+        public void save(SeldomNoted<S> session) {
             try {
-                sessions.save(session);
+                sessions.save(session.kept());
+                ofRequest.keep(session);
             } catch (DataAccessException refused) {
                 if (!DatabaseAway.takesNothing(refused)) {
                     throw refused;
@@ -54,23 +57,32 @@ class ForgivingSessions {
         }
 
         @Override
-        public S createSession() {
-            return sessions.createSession();
+        public SeldomNoted<S> createSession() {
+            return new SeldomNoted<>(sessions.createSession());
         }
 
         @Override
-        public S findById(String id) {
-            return sessions.findById(id);
+        @SuppressWarnings("unchecked")
+        public SeldomNoted<S> findById(String id) {
+            SeldomNoted<S> known = (SeldomNoted<S>) ofRequest.get(id);
+            if (known == null || !known.getId().equals(id)) {
+                S found = sessions.findById(id);
+                known = found == null ? null : new SeldomNoted<>(found);
+                ofRequest.keep(known);
+            }
+            return known;
         }
 
         @Override
         public void deleteById(String id) {
+            ofRequest.forget(id);
             sessions.deleteById(id);
         }
 
         @Override
-        public Map<String, S> findByIndexNameAndIndexValue(String index, String value) {
-            return sessions.findByIndexNameAndIndexValue(index, value);
+        public Map<String, SeldomNoted<S>> findByIndexNameAndIndexValue(String index, String value) {
+            return sessions.findByIndexNameAndIndexValue(index, value).entrySet().stream()
+                    .collect(Collectors.toMap(Map.Entry::getKey, entry -> new SeldomNoted<>(entry.getValue())));
         }
     }
 }

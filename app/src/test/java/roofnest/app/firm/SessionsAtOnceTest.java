@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
@@ -20,6 +22,7 @@ import jakarta.servlet.http.Cookie;
 
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
@@ -35,6 +38,7 @@ class SessionsAtOnceTest {
 
     @Autowired private FindByIndexNameSessionRepository<? extends Session> sessions;
     @Autowired private MockMvc mvc;
+    @Autowired private JdbcClient jdbc;
 
     @Test
     void the_same_noted_twice_at_once_is_no_failure() {
@@ -57,10 +61,7 @@ class SessionsAtOnceTest {
     /** Whichever of the pages is used first, its forms are taken. */
     @Test
     void all_pages_after_the_sign_in_carry_a_token_that_counts() throws Exception {
-        MockHttpServletResponse door = mvc.perform(get("/sign-in")).andReturn().getResponse();
-        Cookie session = mvc.perform(post("/sign-in").cookie(door.getCookie("roofnest")).param("_csrf", token(door.getContentAsString()))
-                .param("email", "jory@ladderhall.example").param("password", "weir steps nine")).andReturn().getResponse()
-                .getCookie("roofnest");
+        Cookie session = signedIn();
         ExecutorService browser = Executors.newFixedThreadPool(AT_ONCE);
         try {
             List<String> pages = new ArrayList<>();
@@ -78,6 +79,30 @@ class SessionsAtOnceTest {
         } finally {
             browser.shutdownNow();
         }
+    }
+
+    @Test
+    void a_page_writes_nothing_to_its_session_within_a_minute_and_its_last_use_after_one() throws Exception {
+        Cookie session = signedIn();
+        mvc.perform(get("/people").cookie(session));
+        String id = new String(Base64.getDecoder().decode(session.getValue()), StandardCharsets.UTF_8);
+        String row = "select xmin || ' ' || last_access_time from spring_session where session_id = ?";
+        String noted = jdbc.sql(row).param(id).query(String.class).single();
+        mvc.perform(get("/people").cookie(session));
+        assertThat(jdbc.sql(row).param(id).query(String.class).single()).isEqualTo(noted);
+
+        String last = "select last_access_time from spring_session where session_id = ?";
+        jdbc.sql("update spring_session set last_access_time = last_access_time - 60000 where session_id = ?").param(id).update();
+        long older = jdbc.sql(last).param(id).query(Long.class).single();
+        mvc.perform(get("/people").cookie(session));
+        assertThat(jdbc.sql(last).param(id).query(Long.class).single()).isGreaterThanOrEqualTo(older + 60_000);
+    }
+
+    private Cookie signedIn() throws Exception {
+        MockHttpServletResponse door = mvc.perform(get("/sign-in")).andReturn().getResponse();
+        return mvc.perform(post("/sign-in").cookie(door.getCookie("roofnest")).param("_csrf", token(door.getContentAsString()))
+                .param("email", "jory@ladderhall.example").param("password", "weir steps nine")).andReturn().getResponse()
+                .getCookie("roofnest");
     }
 
     private static String token(String page) {
