@@ -176,7 +176,8 @@ class_archive_option() {
 
 # Beans are those that were found while building; a heap that the load of docs/performance.md is answered within.
 java_options="-XX:+UseSerialGC -Xmx160m -Dsun.reflect.inflationThreshold=2147483647 -Dspring.aot.enabled=true"
-java_options+=" -Xlog:cds=off -Xlog:cds+dynamic=off"
+# Memory that the compilers are done with goes back to the system every minute, where this Java knows how.
+java_options+=" -XX:+IgnoreUnrecognizedVMOptions -XX:TrimNativeHeapInterval=60000 -Xlog:cds=off -Xlog:cds+dynamic=off"
 
 # health PORT: whether the application on PORT says that it is up.
 health() {

@@ -1,6 +1,7 @@
 // Drags the camera round a small circle, a pose every 60 ms, and takes the time from each pointer event to the frame that
-// paints the promises it led to. Poses that a newer one overtook have no time of their own: they were never asked about.
-async ({ poses, everyMs }) => {
+// paints the promises it led to; after whole turns it hangs where it hung. Poses that a newer one overtook have no time of their
+// own: they were never asked about.
+async ({ poses, turn, everyMs }) => {
   const perch = document.getElementById("perch");
   const plan = perch.ownerSVGElement;
   const started = new DOMPoint(perch.transform.baseVal.getItem(0).matrix.e, perch.transform.baseVal.getItem(0).matrix.f);
@@ -17,7 +18,7 @@ async ({ poses, everyMs }) => {
   });
   for (let i = 1; i <= poses; i++) {
     await new Promise((next) => setTimeout(next, everyMs));
-    const angle = i * 0.15;
+    const angle = (i * 2 * Math.PI) / turn;
     const at = new DOMPoint(started.x + 0.6 * Math.sin(angle), started.y + 0.6 * (1 - Math.cos(angle)))
       .matrixTransform(plan.getScreenCTM());
     perch.dispatchEvent(new PointerEvent("pointermove", { clientX: at.x, clientY: at.y, pointerId: 1, bubbles: true }));

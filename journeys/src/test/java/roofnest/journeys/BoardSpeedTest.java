@@ -19,7 +19,9 @@ import com.microsoft.playwright.options.BoundingBox;
 @EnabledIfSystemProperty(named = "roofnest.board-speed", matches = "true")
 class BoardSpeedTest {
     private static final int ROUNDS = 5;
-    private static final int POSES = 200;
+    private static final int TURN = 40;
+    /** Whole turns: a round that ended elsewhere would have the next one look at something else. */
+    private static final int POSES = 5 * TURN;
     private static final int EVERY_MS = 60;
 
     @Test
@@ -32,7 +34,7 @@ class BoardSpeedTest {
             page.mouse().move(at.x + at.width / 2, at.y + at.height / 2);
             page.mouse().down();
             @SuppressWarnings("unchecked")
-            List<Number> times = (List<Number>) page.evaluate(script, Map.of("poses", POSES, "everyMs", EVERY_MS));
+            List<Number> times = (List<Number>) page.evaluate(script, Map.of("poses", POSES, "turn", TURN, "everyMs", EVERY_MS));
             page.mouse().up();
             assertThat(times).isNotEmpty();
             double[] ms = times.stream().mapToDouble(Number::doubleValue).toArray();
