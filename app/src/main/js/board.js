@@ -1,7 +1,7 @@
 // The board: moves, turns and raises the chosen camera, has every pose judged, and hands what was moved over to be saved.
 // At most one pose is on its way to the server; while it is, only the newest further one is remembered.
 
-import { isTyping, onDrawing, send, show } from "./exchange.js";
+import { isTyping, onDrawing, patched, send, show } from "./exchange.js";
 import { figure } from "./figures.js";
 import { startLettering } from "./lettering.js";
 import { startPicture } from "./picture.js";
@@ -160,7 +160,7 @@ function startBoard() {
   }
 
   function take(page) {
-    show(page);
+    show(page, patched);
     contours = page.getElementById("live-version")?.dataset.contours || contours;
     document.dispatchEvent(new CustomEvent("board-shown"));
   }

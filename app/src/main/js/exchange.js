@@ -64,8 +64,12 @@ function problemOf(text) {
 /** What each place was last given, so that a part which says the same again is left alone. */
 const given = new WeakMap();
 
-/** Puts the moving parts of an answered page where they belong on this one; parts that it lacks stay as they are. */
-export function show(page) {
+/**
+ * Puts the moving parts of an answered page where they belong on this one; parts that it lacks stay as they are.
+ *
+ * @param fill how a place gets its part: anew, or changed where it differs
+ */
+export function show(page, fill = anew) {
   for (const part of page.querySelectorAll("[data-live]")) {
     const content = part.innerHTML;
     for (const place of document.querySelectorAll(`[data-live="${part.dataset.live}"]`)) {
@@ -76,13 +80,24 @@ export function show(page) {
       if (given.get(place) === content) {
         continue;
       }
-      place.replaceChildren(...Array.from(part.childNodes, (node) => document.importNode(node, true)));
+      fill(place, part);
       for (let about = place.parentElement; about; about = about.parentElement) {
         given.delete(about);
       }
       given.set(place, content);
     }
   }
+}
+
+function anew(place, part) {
+  place.replaceChildren(...Array.from(part.childNodes, (node) => document.importNode(node, true)));
+}
+
+/** What is the same stays the same element: while a camera is dragged, most of a part is. */
+export function patched(place, part) {
+  window.morphdom(place, part.cloneNode(true), {
+    childrenOnly: true, onBeforeElUpdated: (from, to) => !from.isEqualNode(to),
+  });
 }
 
 /** A client point in the coordinates of a drawing. */

@@ -17,6 +17,17 @@ import roofnest.journeys.pages.SurveyPage;
 /** The board with two people at it, with impossible poses, and turned by its handle. */
 @Journey
 class BoardTest {
+    /** Every moving part of the board by its name; the names on the plan are put about by a script of their own. */
+    private static final String PARTS = """
+        () => {
+          const words = (node) => node.nodeType === Node.TEXT_NODE ? node.data.trim() : "<" + node.localName
+            + Array.from(node.attributes, (one) => ` ${one.name}="${one.value}"`).sort().join("") + ">"
+            + Array.from(node.childNodes, words).join("") + "</" + node.localName + ">";
+          return Object.fromEntries(Array.from(document.querySelectorAll("[data-live]"))
+            .filter((part) => !["contours", "contour-names"].includes(part.dataset.live))
+            .map((part) => [part.dataset.live, words(part)]));
+        }""";
+
     @Test
     void a_second_window_that_is_behind_is_told_so_and_saves_nothing(Visit visit) {
         SurveyPage mine = visit.as("jory").household("Verrall").survey();
@@ -64,6 +75,22 @@ class BoardTest {
         Assertions.assertThat(held).hasSize(1);
         board.page().reload();
         assertThat(Double.parseDouble(board.field("x"))).isEqualTo(x + 0.4, Assertions.within(0.001));
+    }
+
+    /** Parts are changed where they differ and not made anew; what is shown after moves is what a page opened now would show. */
+    @Test
+    void after_moves_the_board_shows_what_a_page_opened_now_shows(Visit visit) {
+        SurveyPage board = visit.as("jory").household("Merrin").survey();
+        visit.page().evaluate("() => { window.shown = document.querySelector('#picture-hold svg'); }");
+        board.press("ArrowRight", 7);
+        board.nudge("Raise by 10 centimetres");
+        board.press("ArrowUp", 5);
+        board.type("heading", "205").saved();
+        board.type("tilt", "31").saved();
+        Assertions.assertThat((Boolean) visit.page().evaluate("() => window.shown.isConnected")).isTrue();
+        Object moved = visit.page().evaluate(PARTS);
+        visit.page().reload();
+        Assertions.assertThat(visit.page().evaluate(PARTS)).isEqualTo(moved);
     }
 
     /** Without a line to the server nothing is said to be saved, judging goes on, and all is saved once the line is back. */
