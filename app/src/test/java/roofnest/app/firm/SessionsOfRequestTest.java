@@ -3,6 +3,7 @@ package roofnest.app.firm;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowable;
 
+import java.sql.SQLException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -12,6 +13,8 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 
 import org.junit.jupiter.api.Test;
+import org.springframework.dao.DataAccessException;
+import org.springframework.jdbc.UncategorizedSQLException;
 import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.session.FindByIndexNameSessionRepository;
@@ -28,6 +31,7 @@ class SessionsOfRequestTest {
     private static class Counted implements FindByIndexNameSessionRepository<MapSession> {
         private final MapSessionRepository kept = new MapSessionRepository(new ConcurrentHashMap<>());
         private final List<String> read = new ArrayList<>();
+        private DataAccessException refusal;
 
         @Override
         public MapSession createSession() {
@@ -36,6 +40,9 @@ class SessionsOfRequestTest {
 
         @Override
         public void save(MapSession session) {
+            if (refusal != null) {
+                throw refusal;
+            }
             kept.save(session);
         }
 
@@ -127,6 +134,15 @@ class SessionsOfRequestTest {
         }))).hasMessage("the page broke");
         store.deleteById(id);
         assertThat(sessions.findById(id)).isNull();
+    }
+
+    @Test
+    void what_a_full_disk_does_not_take_is_no_fault_of_the_page_and_a_broken_line_is_one() {
+        SeldomNoted<MapSession> session = sessions.createSession();
+        store.refusal = new UncategorizedSQLException("note", null, new SQLException("cannot execute UPDATE", "25006"));
+        sessions.save(session);
+        store.refusal = new UncategorizedSQLException("note", null, new SQLException("the line broke", "08006"));
+        assertThat(catchThrowable(() -> sessions.save(session))).isSameAs(store.refusal);
     }
 
     @Test
