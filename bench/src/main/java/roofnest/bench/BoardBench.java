@@ -30,13 +30,16 @@ import roofnest.core.view.Footprint;
 import roofnest.core.view.Projection;
 import roofnest.core.view.Vision;
 
-/** Judging, mapping and picturing the largest house, in one thread. */
+/**
+ * Judging, mapping and picturing the largest house, in one thread. Warmed for half a minute: the compiler is busy with a whole judging for
+ * some twenty seconds, and what is measured meanwhile is two to five times too slow.
+ */
 @State(Scope.Thread)
 @BenchmarkMode(Mode.SampleTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
 @Fork(1)
-@Warmup(iterations = 3, time = 2)
-@Measurement(iterations = 5, time = 2)
+@Warmup(iterations = 10, time = 3)
+@Measurement(iterations = 10, time = 3)
 public class BoardBench {
     private HouseholdFacts facts;
     private House house;
