@@ -1,6 +1,7 @@
 package roofnest.app;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.methods;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -11,6 +12,8 @@ import java.util.stream.Stream;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Controller;
+
+import roofnest.app.firm.Needs;
 
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
@@ -86,6 +89,14 @@ class ArrowsTest {
         String name = each.getPackageName();
         return name.startsWith(APP) ? name.substring(APP.length()).split("\\.")[0] : "";
     }
+
+    /** Elsewhere nobody looks for it. */
+    @ArchTest static final ArchRule permissions_are_written_on_controllers = methods().that().areAnnotatedWith(Needs.class).should()
+            .beDeclaredInClassesThat().areMetaAnnotatedWith(Controller.class);
+
+    @ArchTest static final ArchRule permissions_are_written_one_way = noClasses().that().doNotHaveFullyQualifiedName(Needs.class.getName())
+            .should().dependOnClassesThat().resideInAnyPackage("org.springframework.security.access.prepost",
+                    "org.springframework.security.access.annotation", "jakarta.annotation.security");
 
     @ArchTest static final ArchRule pages_hold_no_sql = noClasses().that().areAnnotatedWith(Controller.class)
             .should().dependOnClassesThat().areAssignableTo(JdbcClient.class);

@@ -33,6 +33,22 @@ class SecurityTest {
         }
     }
 
+    /** A page and a file of a page, asked for over TLS, by somebody and by nobody. */
+    @Test
+    void every_answer_says_the_same_of_itself() throws Exception {
+        for (String address : List.of("/sign-in", "/css/roofnest.css", "/sw.js", "/css/none.css")) {
+            MockHttpServletResponse response = mvc.perform(get(address).secure(true)).andReturn().getResponse();
+            assertThat(response.getHeader("Strict-Transport-Security")).as(address).isEqualTo("max-age=31536000");
+            assertThat(response.getHeader("X-Frame-Options")).as(address).isEqualTo("DENY");
+            assertThat(response.getHeader("X-Content-Type-Options")).as(address).isEqualTo("nosniff");
+            assertThat(response.getHeader("X-XSS-Protection")).as(address).isEqualTo("0");
+            assertThat(response.getHeader("Referrer-Policy")).as(address).isEqualTo("same-origin");
+            assertThat(response.getHeader("Content-Security-Policy")).as(address).contains("default-src 'none'");
+        }
+        assertThat(mvc.perform(get("/sign-in")).andReturn().getResponse().getHeader("Cache-Control"))
+                .isEqualTo("no-cache, no-store, max-age=0, must-revalidate");
+    }
+
     @Test
     void no_page_carries_inline_script_or_style() throws Exception {
         for (String stage : List.of("brief", "survey", "ready", "pair", "mount", "tune", "share", "prove", "care")) {

@@ -3,33 +3,52 @@ package roofnest.app.firm;
 import java.io.IOException;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.Stream;
 
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 
+import org.springframework.aop.Advisor;
+import org.springframework.aop.support.annotation.AnnotationMatchingPointcut;
+import org.springframework.beans.factory.config.BeanDefinition;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import org.springframework.security.authentication.LockedException;
 import org.springframework.security.authorization.AuthorizationDecision;
-import org.springframework.security.config.observation.SecurityObservationSettings;
-import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
+import org.springframework.security.authorization.method.AuthorizationManagerBeforeMethodInterceptor;
+import org.springframework.security.authorization.method.PreAuthorizeAuthorizationManager;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.config.observation.SecurityObservationSettings;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.annotation.AnnotationTemplateExpressionDefaults;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.DefaultSecurityFilterChain;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.csrf.CsrfFilter;
+import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
+import org.springframework.security.web.header.HeaderWriterFilter;
+import org.springframework.security.web.header.writers.CacheControlHeadersWriter;
+import org.springframework.security.web.header.writers.ContentSecurityPolicyHeaderWriter;
+import org.springframework.security.web.header.writers.HstsHeaderWriter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
+import org.springframework.security.web.header.writers.XContentTypeOptionsHeaderWriter;
+import org.springframework.security.web.header.writers.XXssProtectionHeaderWriter;
+import org.springframework.security.web.header.writers.frameoptions.XFrameOptionsHeaderWriter;
+import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
+import org.springframework.security.web.util.matcher.OrRequestMatcher;
+import org.springframework.security.web.util.matcher.RequestMatcher;
+import org.springframework.stereotype.Controller;
 
 import roofnest.core.lang.Text;
 
 /** Everything is closed but signing in, the first page, invitations and preparations by their links, assets and the health check. */
 @Configuration
-@EnableMethodSecurity
 class SecurityConfig {
     private static final int LONGEST_EMAIL = 254;
     private static final String CONTENT_SECURITY_POLICY = String.join("; ",
@@ -40,21 +59,25 @@ class SecurityConfig {
     /** Files that a page loads are everybody's: nobody is looked up for them, so they come while the database is away. */
     @Bean
     @Order(0)
-    SecurityFilterChain files(HttpSecurity http) throws Exception {
-        http.securityMatcher("/vendor/**", "/css/**", "/js/**", "/icon*.svg", "/sw.js");
-        http.authorizeHttpRequests(requests -> requests.anyRequest().permitAll());
-        http.securityContext(AbstractHttpConfigurer::disable).requestCache(AbstractHttpConfigurer::disable)
-                .sessionManagement(AbstractHttpConfigurer::disable).csrf(AbstractHttpConfigurer::disable)
-                .logout(AbstractHttpConfigurer::disable);
-        return headers(http).build();
+    SecurityFilterChain files() {
+        PathPatternRequestMatcher.Builder paths = PathPatternRequestMatcher.withDefaults();
+        return new DefaultSecurityFilterChain(new OrRequestMatcher(Stream.of("/vendor/**", "/css/**", "/js/**", "/icon*.svg", "/sw.js")
+                .map(paths::matcher).toArray(RequestMatcher[]::new)), headers(),
+                // Where there is no such file a page says so, and pages ask who reads them.
+                new AnonymousAuthenticationFilter(UUID.randomUUID().toString()));
     }
 
-    private static HttpSecurity headers(HttpSecurity http) throws Exception {
-        return http.headers(headers -> headers
-                // Of this host alone: what else its owner runs beside it is not ours to decide.
-                .httpStrictTransportSecurity(tls -> tls.includeSubDomains(false))
-                .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_SECURITY_POLICY))
-                .referrerPolicy(policy -> policy.policy(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)));
+    /** What every answer says of itself, whoever asked for what. */
+    private static HeaderWriterFilter headers() {
+        HstsHeaderWriter tls = new HstsHeaderWriter();
+        // Of this host alone: what else its owner runs beside it is not ours to decide.
+        tls.setIncludeSubDomains(false);
+        XXssProtectionHeaderWriter noGuessing = new XXssProtectionHeaderWriter();
+        noGuessing.setHeaderValue(XXssProtectionHeaderWriter.HeaderValue.DISABLED);
+        return new HeaderWriterFilter(List.of(new XContentTypeOptionsHeaderWriter(), noGuessing, new CacheControlHeadersWriter(), tls,
+                new XFrameOptionsHeaderWriter(XFrameOptionsHeaderWriter.XFrameOptionsMode.DENY),
+                new ContentSecurityPolicyHeaderWriter(CONTENT_SECURITY_POLICY),
+                new ReferrerPolicyHeaderWriter(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)));
     }
 
     @Bean
@@ -70,6 +93,7 @@ class SecurityConfig {
                 .requestMatchers("/actuator/health").permitAll()
                 .requestMatchers("/actuator/**").hasAuthority(Role.Permission.MANAGE_PEOPLE.name())
                 .anyRequest().authenticated());
+        http.headers(AbstractHttpConfigurer::disable).addFilter(headers());
         http.addFilterBefore(new SignedOutAsks(), CsrfFilter.class);
         SignedIn signedIn = new SignedIn(devices, fresh);
         passkeys.into(http, signedIn);
@@ -80,7 +104,7 @@ class SecurityConfig {
                 .failureHandler(SecurityConfig::refused));
         http.exceptionHandling(refusals -> refusals.accessDeniedHandler(new SignedOutForms()));
         http.logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"));
-        return headers(http).build();
+        return http.build();
     }
 
     /** Back to the page, with the address typed again if it can be one. */
@@ -92,10 +116,17 @@ class SecurityConfig {
         response.sendRedirect("/sign-in?" + why + "&email=" + URLEncoder.encode(email, StandardCharsets.UTF_8));
     }
 
-    /** So that {@link Needs} can name its permission. */
+    /**
+     * Holds {@link Needs}. It is looked for on controllers alone, where it stands; looking for all that could be written of a
+     * method's security, on every bean, would take a tenth of a start.
+     */
     @Bean
-    static AnnotationTemplateExpressionDefaults namedPermissions() {
-        return new AnnotationTemplateExpressionDefaults();
+    @org.springframework.context.annotation.Role(BeanDefinition.ROLE_INFRASTRUCTURE)
+    static Advisor needs() {
+        PreAuthorizeAuthorizationManager permissions = new PreAuthorizeAuthorizationManager();
+        permissions.setTemplateDefaults(new AnnotationTemplateExpressionDefaults());
+        return new AuthorizationManagerBeforeMethodInterceptor(new AnnotationMatchingPointcut(Controller.class, Needs.class, true),
+                permissions);
     }
 
     /** How long each filter of each request takes is read by nobody; that a request took long is in its line of the log. */

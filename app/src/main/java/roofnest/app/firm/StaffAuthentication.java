@@ -12,6 +12,7 @@ import org.springframework.security.authentication.UsernamePasswordAuthenticatio
 import org.springframework.security.core.Authentication;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
+import org.springframework.util.function.SingletonSupplier;
 
 import roofnest.core.lang.Text;
 
@@ -25,14 +26,15 @@ class StaffAuthentication implements AuthenticationProvider {
     private final KnownDevices devices;
     private final PasswordEncoder passwords;
     /** Checked against when nobody has the e-mail, so that both answers take as long. */
-    private final String nobodysHash;
+    private final SingletonSupplier<String> nobodysHash;
 
     StaffAuthentication(FirmRepository firms, SignInLimits limits, KnownDevices devices, PasswordEncoder passwords) {
         this.firms = firms;
         this.limits = limits;
         this.devices = devices;
         this.passwords = passwords;
-        this.nobodysHash = passwords.encode("nobody");
+        // Made at the first try and not at the start, which it would keep waiting.
+        this.nobodysHash = SingletonSupplier.of(() -> passwords.encode("nobody"));
     }
 
     @Override
@@ -47,7 +49,8 @@ class StaffAuthentication implements AuthenticationProvider {
             throw new LockedException(String.valueOf(left.toSeconds() + 1));
         }
         Optional<Staff> found = Text.hasControls(email) ? Optional.empty() : firms.findByEmail(email);
-        boolean right = passwords.matches(password, found.map(Staff::password).orElse(nobodysHash));
+        String nobodys = nobodysHash.obtain();
+        boolean right = passwords.matches(password, found.map(Staff::password).orElse(nobodys));
         // Whoever is blocked gets the same answer as whoever mistypes: that they were is told by the firm, not by this page.
         if (found.isEmpty() || !right || found.get().blocked()) {
             LOG.info("log-in failed person={}", found.map(staff -> String.valueOf(staff.id())).orElse("unknown"));

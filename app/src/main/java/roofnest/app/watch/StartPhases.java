@@ -1,6 +1,6 @@
 package roofnest.app.watch;
 
-import java.time.Clock;
+import java.lang.management.ManagementFactory;
 import java.time.Duration;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -28,12 +28,6 @@ public class StartPhases {
     public static final int MOST_STEPS = 8_000;
     private static final int SAID = 30;
     private static final Logger LOG = LoggerFactory.getLogger(StartPhases.class);
-
-    private final Clock clock;
-
-    StartPhases(Clock clock) {
-        this.clock = clock;
-    }
 
     /** Where the time of a start goes. */
     enum Phase {
@@ -64,9 +58,8 @@ public class StartPhases {
             List<TimelineEvent> taken = steps.drainBufferedTimeline().getEvents();
             StringBuilder line = new StringBuilder();
             byPhase(taken).forEach((phase, ms) -> line.append(' ').append(phase.name().toLowerCase(Locale.ROOT)).append("_ms=").append(ms));
-            ProcessHandle.current().info().startInstant()
-                    .ifPresent(began -> line.append(" since_process_ms=").append(Duration.between(began, clock.instant()).toMillis()));
-            LOG.info("started{}", line);
+            // The system knows when the process began to a second alone (Linux: btime of /proc/stat), the machine to a millisecond.
+            LOG.info("started{} since_jvm_ms={}", line, ManagementFactory.getRuntimeMXBean().getUptime());
             LOG.debug("longest by themselves: {}", longest(taken));
         }
     }
