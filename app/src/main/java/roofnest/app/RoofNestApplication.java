@@ -11,6 +11,7 @@ import org.springframework.boot.context.metrics.buffering.BufferingApplicationSt
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Lazy;
 
 import roofnest.app.watch.LaterBeans;
 import roofnest.app.watch.StartPhases;
@@ -43,11 +44,13 @@ public class RoofNestApplication {
     }
 
     @Bean
+    @Lazy
     Catalogue catalogue() {
         return Catalogue.shipped();
     }
 
     @Bean
+    @Lazy
     PlanDocument planDocument() {
         return new PlanDocument();
     }

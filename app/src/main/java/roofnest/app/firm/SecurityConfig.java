@@ -3,7 +3,6 @@ package roofnest.app.firm;
 import java.io.IOException;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
 
@@ -32,14 +31,6 @@ import org.springframework.security.web.DefaultSecurityFilterChain;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
-import org.springframework.security.web.header.HeaderWriterFilter;
-import org.springframework.security.web.header.writers.CacheControlHeadersWriter;
-import org.springframework.security.web.header.writers.ContentSecurityPolicyHeaderWriter;
-import org.springframework.security.web.header.writers.HstsHeaderWriter;
-import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
-import org.springframework.security.web.header.writers.XContentTypeOptionsHeaderWriter;
-import org.springframework.security.web.header.writers.XXssProtectionHeaderWriter;
-import org.springframework.security.web.header.writers.frameoptions.XFrameOptionsHeaderWriter;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
 import org.springframework.security.web.util.matcher.OrRequestMatcher;
 import org.springframework.security.web.util.matcher.RequestMatcher;
@@ -62,22 +53,9 @@ class SecurityConfig {
     SecurityFilterChain files() {
         PathPatternRequestMatcher.Builder paths = PathPatternRequestMatcher.withDefaults();
         return new DefaultSecurityFilterChain(new OrRequestMatcher(Stream.of("/vendor/**", "/css/**", "/js/**", "/icon*.svg", "/sw.js")
-                .map(paths::matcher).toArray(RequestMatcher[]::new)), headers(),
+                .map(paths::matcher).toArray(RequestMatcher[]::new)), AnswerHeaders.filter(CONTENT_SECURITY_POLICY),
                 // Where there is no such file a page says so, and pages ask who reads them.
                 new AnonymousAuthenticationFilter(UUID.randomUUID().toString()));
-    }
-
-    /** What every answer says of itself, whoever asked for what. */
-    private static HeaderWriterFilter headers() {
-        HstsHeaderWriter tls = new HstsHeaderWriter();
-        // Of this host alone: what else its owner runs beside it is not ours to decide.
-        tls.setIncludeSubDomains(false);
-        XXssProtectionHeaderWriter noGuessing = new XXssProtectionHeaderWriter();
-        noGuessing.setHeaderValue(XXssProtectionHeaderWriter.HeaderValue.DISABLED);
-        return new HeaderWriterFilter(List.of(new XContentTypeOptionsHeaderWriter(), noGuessing, new CacheControlHeadersWriter(), tls,
-                new XFrameOptionsHeaderWriter(XFrameOptionsHeaderWriter.XFrameOptionsMode.DENY),
-                new ContentSecurityPolicyHeaderWriter(CONTENT_SECURITY_POLICY),
-                new ReferrerPolicyHeaderWriter(ReferrerPolicyHeaderWriter.ReferrerPolicy.SAME_ORIGIN)));
     }
 
     @Bean
@@ -93,7 +71,7 @@ class SecurityConfig {
                 .requestMatchers("/actuator/health").permitAll()
                 .requestMatchers("/actuator/**").hasAuthority(Role.Permission.MANAGE_PEOPLE.name())
                 .anyRequest().authenticated());
-        http.headers(AbstractHttpConfigurer::disable).addFilter(headers());
+        http.headers(AbstractHttpConfigurer::disable).addFilter(AnswerHeaders.filter(CONTENT_SECURITY_POLICY));
         http.addFilterBefore(new SignedOutAsks(), CsrfFilter.class);
         SignedIn signedIn = new SignedIn(devices, fresh);
         passkeys.into(http, signedIn);

@@ -24,6 +24,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
+import org.springframework.util.function.SingletonSupplier;
 import org.springframework.transaction.TransactionException;
 
 /**
@@ -43,7 +44,9 @@ class HookSender {
     private final DueHooks hooks;
     private final HookAddresses addresses;
     private final Clock clock;
-    private final HttpClient client = HttpClient.newBuilder().connectTimeout(PATIENCE).followRedirects(HttpClient.Redirect.NEVER).build();
+    /** Made when something is told for the first time: a client reads the certificates of the machine, which a start need not wait for. */
+    private final SingletonSupplier<HttpClient> client = SingletonSupplier.of(
+            () -> HttpClient.newBuilder().connectTimeout(PATIENCE).followRedirects(HttpClient.Redirect.NEVER).build());
     private volatile boolean closing;
 
     HookSender(DueHooks hooks, HookAddresses addresses, Clock clock) {
@@ -78,10 +81,11 @@ class HookSender {
         }
         try {
             long at = clock.instant().getEpochSecond();
-            HttpResponse<Void> answer = client.send(HttpRequest.newBuilder(uri).timeout(PATIENCE).header("Content-Type", "application/json")
-                    .header(SIGNATURE, "t=" + at + ", v1=" + signature(telling.word().get(), at, telling.body()))
-                    .header("Roof-Nest-Telling", String.valueOf(telling.id()))
-                    .POST(HttpRequest.BodyPublishers.ofString(telling.body())).build(), HttpResponse.BodyHandlers.discarding());
+            HttpResponse<Void> answer = client.obtain()
+                    .send(HttpRequest.newBuilder(uri).timeout(PATIENCE).header("Content-Type", "application/json")
+                            .header(SIGNATURE, "t=" + at + ", v1=" + signature(telling.word().get(), at, telling.body()))
+                            .header("Roof-Nest-Telling", String.valueOf(telling.id()))
+                            .POST(HttpRequest.BodyPublishers.ofString(telling.body())).build(), HttpResponse.BodyHandlers.discarding());
             String said = "answered " + answer.statusCode();
             if (answer.statusCode() >= OK_FROM && answer.statusCode() <= OK_TO) {
                 hooks.taken(telling.id(), said);

@@ -12,13 +12,14 @@ import org.springframework.stereotype.Repository;
 import org.springframework.stereotype.Service;
 
 /**
- * Controllers, services and repositories of the application are made when first asked for, and what nobody asked for by then once the
- * application is ready: they read no settings and do nothing by themselves, so a start need not wait for them. Whatever reads settings,
- * holds a key, keeps hours or stands in the way of a request is a {@link Component} and is made before anything is answered.
+ * Controllers, services and repositories of the application, and what is marked so, are made when first asked for, and what nobody asked
+ * for by then once the application is ready: they read no settings and do nothing by themselves, so a start need not wait for them.
+ * Whatever reads settings, holds a key, keeps hours or stands in the way of a request is a {@link Component} and is made before anything
+ * is answered.
  */
 @Component
 public class LaterBeans implements BeanFactoryPostProcessor {
-    private static final String OURS = "roofnest.app.";
+    private static final String OURS = "roofnest.";
 
     /** Without a build's own list of beans; with one this was done while building. */
     @Override
@@ -37,7 +38,8 @@ public class LaterBeans implements BeanFactoryPostProcessor {
     public void makeTheRest(ConfigurableListableBeanFactory beans) {
         for (String name : beans.getBeanDefinitionNames()) {
             BeanDefinition bean = beans.getBeanDefinition(name);
-            if (bean.isLazyInit() && bean.isSingleton() && isOurs(bean)) {
+            Class<?> type = bean.isLazyInit() && bean.isSingleton() ? beans.getType(name, false) : null;
+            if (type != null && type.getName().startsWith(OURS)) {
                 beans.getBean(name);
             }
         }
