@@ -29,7 +29,7 @@ public class RoofNestApplication {
         ConfigurableApplicationContext running = application.run(args);
         try {
             running.getBean(LaterBeans.class).makeTheRest(running.getBeanFactory());
-        } catch (BeansException e) {
+        } catch (BeansException | IllegalStateException e) {
             // Whoever stops it while it makes them has no fault to hear of.
             if (!running.isClosed()) {
                 LoggerFactory.getLogger(RoofNestApplication.class).error("a part cannot be made; the application ends", e);
