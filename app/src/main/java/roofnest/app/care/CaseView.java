@@ -121,14 +121,25 @@ record CaseView(FaultCaseRepository.Case of, String state, Optional<Asked> asked
 
     /** What is known of the camera itself. */
     static List<String> known(Situation situation) {
-        String link = Double.isNaN(situation.marginDb()) ? "Nobody knows how strong its link was."
-                : "Its link was " + Numbers.fixed(situation.marginDb(), 0) + " dB over what it needs.";
         return Stream.of(situation.packDue() ? "Its pack was reckoned to warn by now." : "",
                 situation.coldNights() ? "Nights are below freezing at this time of the year." : "",
                 situation.webSeason() ? "It is the time of webs and leaves." : "",
                 situation.routerChangedDays() >= 0 && situation.routerChangedDays() <= Situation.JUST_CHANGED_DAYS
-                        ? "The log says that router or password was changed " + situation.routerChangedDays() + " days ago." : "",
-                link).filter(words -> !words.isEmpty()).toList();
+                        ? "The log says that router or password was changed " + daysAgo(situation.routerChangedDays()) + "." : "",
+                link(situation.marginDb())).filter(words -> !words.isEmpty()).toList();
+    }
+
+    private static String link(double marginDb) {
+        if (Double.isNaN(marginDb)) {
+            return "Nobody knows how strong its link was.";
+        }
+        long margin = Math.round(marginDb);
+        return margin == 0 ? "Its link was just what it needs."
+                : "Its link was " + Numbers.fixed(Math.abs(margin), 0) + " dB " + (margin > 0 ? "over" : "under") + " what it needs.";
+    }
+
+    private static String daysAgo(int days) {
+        return days == 0 ? "today" : days == 1 ? "yesterday" : days + " days ago";
     }
 
     private static String minutes(double minutes) {
