@@ -13,7 +13,7 @@ import org.springframework.stereotype.Service;
 
 /**
  * Controllers, services and repositories of the application, and what is marked so, are made when first asked for, and what nobody asked
- * for by then once the application is ready: they read no settings and do nothing by themselves, so a start need not wait for them.
+ * for by then once the application is ready: they check no settings and do nothing by themselves, so a start need not wait for them.
  * Whatever reads settings, holds a key, keeps hours or stands in the way of a request is a {@link Component} and is made before anything
  * is answered.
  */
